@@ -1,0 +1,25 @@
+import { indexMap } from '../model/indexMap.ts';
+import type { GuardMap } from '../model/map.ts';
+import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
+
+export const OUTCOME_WORDS: Record<Outcome, string> = {
+  'top-side': 'on top in side control',
+  'top-mount': 'on top in mount',
+  'top-knee-on-belly': 'knee on belly',
+  'top-guard': 'on top in their guard',
+  back: 'on the back',
+  submission: 'submission',
+  neutral: 'apart, or both standing',
+  entangled: 'leg entanglement',
+  recovered: 'guard recovered',
+  passed: 'guard passed',
+  'swept-back': 'swept back',
+  submitted: 'submitted',
+};
+
+/** Where a landing is, in words. */
+export function landingWords(map: GuardMap, landing: Landing): string {
+  if (isOutcome(landing)) return OUTCOME_WORDS[landing.outcome];
+  const name = indexMap(map).position.get(landing.position)?.name ?? landing.position;
+  return landing.mirrored ? `${name} (other side)` : name;
+}

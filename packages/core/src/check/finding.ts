@@ -1,0 +1,17 @@
+import type { Command } from '../edit/command.ts';
+import type { EntityKind, GuardMap } from '../model/map.ts';
+
+export type Severity = 'error' | 'warning' | 'note';
+
+/** One thing worth a coach's look, with where it is and how it could be mended. */
+export interface Finding {
+  code: string;
+  severity: Severity;
+  place: { kind: EntityKind | 'map'; id: string; path?: string };
+  sentence: string;
+  mend: string;
+  /** The mend as a change to the map, where one is sure to be meant. */
+  command?: Command;
+}
+
+export type Check = (map: GuardMap) => Finding[];

@@ -1,0 +1,18 @@
+import { indexMap } from '../../model/indexMap.ts';
+import type { Check } from '../finding.ts';
+import { holes } from '../holes.ts';
+
+/** A listed reaction without an answer. */
+export const hole: Check = (map) =>
+  holes(map).map(({ position, move, reaction }) => {
+    const name = indexMap(map).reaction.get(reaction.id)?.name ?? reaction.id;
+    return {
+      code: 'hole',
+      severity: 'warning',
+      place: { kind: 'move', id: move.id, path: `${reaction.mirrored ? '~' : ''}${reaction.id}` },
+      sentence: `In "${position.name}", "${move.name}" has no answer when top ${lower(name)}.`,
+      mend: 'Add the exchange, or take the reaction off this look.',
+    };
+  });
+
+const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);

@@ -1,0 +1,61 @@
+import { followSteps, type StepTrouble } from '../../body/followSteps.ts';
+import { contactName, targetName, type WordContext, wordContext } from '../../body/words.ts';
+import { indexMap } from '../../model/indexMap.ts';
+import type { GuardMap } from '../../model/map.ts';
+import type { Move } from '../../model/move.ts';
+import { stepsOf } from '../../model/seconds.ts';
+import type { Check, Finding } from '../finding.ts';
+import { momentsBefore } from '../momentsBefore.ts';
+
+/**
+ * A step that lets go of what was not held, lets go of a hold marked to be kept, or takes with a limb that is
+ * busy. A move may be meant for after a reaction, so only what goes wrong in every way it can begin counts.
+ */
+export const stepTrouble: Check = (map) => map.moves.flatMap((move) => troublesOf(map, move));
+
+function troublesOf(map: GuardMap, move: Move): Finding[] {
+  const position = indexMap(map).position.get(move.position);
+  if (!position) return [];
+  const context = wordContext(position);
+  const runs = momentsBefore(map, position, move).map(
+    (moment) => followSteps(moment, stepsOf(move)).troubles,
+  );
+  const [first = [], ...others] = runs;
+  return first
+    .filter((trouble) => others.every((run) => run.some((other) => sameTrouble(trouble, other))))
+    .map((trouble) => describe(move, trouble, context));
+}
+
+const sameTrouble = (a: StepTrouble, b: StepTrouble): boolean =>
+  a.step === b.step && a.trouble === b.trouble && a.contact === b.contact;
+
+function describe(move: Move, trouble: StepTrouble, context: WordContext): Finding {
+  const limb = contactName(trouble.contact);
+  const place = { kind: 'move' as const, id: move.id, path: `steps.${trouble.step}` };
+  switch (trouble.trouble) {
+    case 'not-held':
+      return {
+        code: 'release-not-held',
+        severity: 'warning',
+        place,
+        sentence: `"${move.name}" lets go with the ${limb}, which holds nothing.`,
+        mend: 'Take the release out, or add the hold to the position.',
+      };
+    case 'keep-released':
+      return {
+        code: 'keep-released',
+        severity: 'warning',
+        place,
+        sentence: `"${move.name}" lets go of ${targetName(trouble.hold.target, context)}, which is marked to be kept.`,
+        mend: 'Keep it until the position ends, or take the mark off.',
+      };
+    case 'busy':
+      return {
+        code: 'limb-conflict',
+        severity: 'error',
+        place,
+        sentence: `In "${move.name}" the ${limb} takes ${targetName(trouble.wanted.target, context)} while it holds ${targetName(trouble.hold.target, context)}.`,
+        mend: 'Let go first, or use another limb.',
+      };
+  }
+}

@@ -1,0 +1,52 @@
+import { indexMap } from '../../model/indexMap.ts';
+import type { GuardMap } from '../../model/map.ts';
+import { isOutcome, type Landing } from '../../model/outcome.ts';
+import type { Check } from '../finding.ts';
+
+/** Positions that can be come to from the entries, by exchanges or by drifting. */
+export function reachable(map: GuardMap): Set<string> {
+  const index = indexMap(map);
+  const seen = new Set<string>();
+  const open = map.positions.filter((position) => (position.entry ?? 0) > 0).map((position) => position.id);
+  const visit = (landing: Landing | undefined) => {
+    if (landing && !isOutcome(landing)) open.push(landing.position);
+  };
+  for (let id = open.pop(); id !== undefined; id = open.pop()) {
+    if (seen.has(id)) continue;
+    seen.add(id);
+    visit(index.position.get(id)?.drift);
+    for (const move of index.movesOf(id)) {
+      for (const exchange of index.exchangesOf(move.id)) {
+        visit(exchange.to);
+        visit(exchange.otherwise);
+      }
+    }
+  }
+  return seen;
+}
+
+/** A position that no round can come to. */
+export const unreachable: Check = (map) => {
+  if (map.positions.length === 0) return [];
+  if (!map.positions.some((position) => (position.entry ?? 0) > 0)) {
+    return [
+      {
+        code: 'no-entry',
+        severity: 'warning',
+        place: { kind: 'map', id: map.id },
+        sentence: 'No position is marked as one where a round can start.',
+        mend: 'Give at least one position an entry weight.',
+      },
+    ];
+  }
+  const seen = reachable(map);
+  return map.positions
+    .filter((position) => !seen.has(position.id))
+    .map((position) => ({
+      code: 'unreachable',
+      severity: 'warning',
+      place: { kind: 'position', id: position.id },
+      sentence: `No round comes to "${position.name}": nothing leads to it and it is no entry.`,
+      mend: 'Add an exchange that leads to it, or give it an entry weight.',
+    }));
+};

@@ -1,0 +1,39 @@
+import { indexMap } from '../model/indexMap.ts';
+import type { GuardMap } from '../model/map.ts';
+import type { Move } from '../model/move.ts';
+import type { Look, Position } from '../model/position.ts';
+import type { ReactionRef } from '../model/reaction.ts';
+
+/** A listed reaction that one of the look's moves has no exchange for. */
+export interface Hole {
+  position: Position;
+  look: Look;
+  move: Move;
+  reaction: ReactionRef;
+}
+
+/** Every hole of the map, by position, look, move and reaction in the map's order. */
+export function holes(map: GuardMap): Hole[] {
+  const index = indexMap(map);
+  return map.positions.flatMap((position) => {
+    const moves = index.movesOf(position.id);
+    return position.looks.flatMap((look) =>
+      moves
+        .filter((move) => move.look === look.id)
+        .flatMap((move) => {
+          const answered = index.exchangesOf(move.id);
+          return look.reactions
+            .filter(
+              (reaction) =>
+                !answered.some(
+                  (exchange) =>
+                    exchange.reaction !== 'none' &&
+                    exchange.reaction.id === reaction.id &&
+                    Boolean(exchange.reaction.mirrored) === Boolean(reaction.mirrored),
+                ),
+            )
+            .map((reaction): Hole => ({ position, look, move, reaction }));
+        }),
+    );
+  });
+}

@@ -1,0 +1,198 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { smallMap } from '../testing/smallMap.ts';
+import { type Block, BlockSchema, ClassSchema } from './block.ts';
+import { blockTime, classSeconds, largestGroup } from './blockTime.ts';
+import { chooseWithin } from './chooseWithin.ts';
+import { fillReps } from './fillReps.ts';
+import { matRun, segmentAt, segmentStart } from './matRun.ts';
+import { planClass } from './planClass.ts';
+import { setupLength } from './setupLength.ts';
+
+const answer: Block = BlockSchema.parse({
+  kind: 'answer',
+  id: 'b1',
+  title: 'Gather',
+  links: [{ exchange: 'gather-strip', move: 'Gather', seconds: 4 }],
+  reps: 5,
+  sides: 2,
+  secondsPerRep: 10,
+  demoSeconds: 30,
+});
+
+describe('class arithmetic', () => {
+  it('makes pairs, and a trio when odd', () => {
+    expect([1, 2, 3, 14, 15].map(largestGroup)).toEqual([1, 2, 3, 2, 3]);
+  });
+
+  it('adds largest group × sides × reps × seconds per rep, change-overs and the demonstration', () => {
+    expect(blockTime(answer, { people: 14, changeOverSeconds: 10 })).toEqual({
+      turns: 2,
+      demo: 30,
+      work: 2 * 2 * 5 * 10,
+      changeOvers: 3 * 10,
+      total: 30 + 200 + 30,
+    });
+    expect(blockTime(answer, { people: 15, changeOverSeconds: 10 }).total).toBe(30 + 300 + 50);
+  });
+
+  it('gives the third of reps, minutes and seconds per rep from any two', () => {
+    expect(fillReps({ reps: 5, secondsPerRep: 12 }, 4)).toEqual({ reps: 5, secondsPerRep: 12, minutes: 4 });
+    expect(fillReps({ reps: 5, minutes: 4 }, 4)).toEqual({ reps: 5, minutes: 4, secondsPerRep: 12 });
+    expect(fillReps({ minutes: 4, secondsPerRep: 12 }, 4)).toEqual({
+      reps: 5,
+      minutes: 4,
+      secondsPerRep: 12,
+    });
+    expect(fillReps({ minutes: 4, secondsPerRep: 13 }, 4).reps).toBe(4);
+    expect(() => fillReps({ reps: 5 }, 4)).toThrow(/two of/);
+    expect(() => fillReps({ reps: 5, minutes: 4, secondsPerRep: 1 }, 4)).toThrow(/two of/);
+    expect(() => fillReps({ minutes: 0.5, secondsPerRep: 60 }, 4)).toThrow(
+      'one rep each takes 4 minutes, and there are 0.5',
+    );
+  });
+
+  it('never lets the reps run over the minutes', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.integer({ min: 1, max: 40 }),
+        fc.integer({ min: 1, max: 6 }),
+        (minutes, secondsPerRep, shifts) => {
+          fc.pre(shifts * secondsPerRep <= minutes * 60);
+          const { reps } = fillReps({ minutes, secondsPerRep }, shifts);
+          expect(reps * secondsPerRep * shifts).toBeLessThanOrEqual(minutes * 60);
+          expect((reps + 1) * secondsPerRep * shifts).toBeGreaterThan(minutes * 60);
+        },
+      ),
+    );
+  });
+
+  it('counts the connecting and provoking moves a chain begins with', () => {
+    expect(setupLength(['connect', 'provoke', 'sweep', 'connect'])).toBe(2);
+    expect(setupLength(['sweep'])).toBe(0);
+    expect(setupLength(['connect', 'connect'])).toBe(2);
+  });
+});
+
+describe('the clock', () => {
+  it('runs exactly as long as the class, all turns on one side before the other', () => {
+    const rest: Block = { kind: 'rest', id: 'r', title: 'Water', note: '', seconds: 60 };
+    const plan = { people: 15, changeOverSeconds: 10, blocks: [answer, rest] };
+    const run = matRun(plan);
+    expect(run.reduce((sum, segment) => sum + segment.seconds, 0)).toBe(classSeconds(plan));
+    expect(run.filter(({ kind }) => kind === 'work').map(({ side, turn }) => `${side} ${turn}`)).toEqual([
+      'first 1',
+      'first 2',
+      'first 3',
+      'other 1',
+      'other 2',
+      'other 3',
+    ]);
+    expect(run.map(({ kind }) => kind).filter((kind) => kind === 'change')).toHaveLength(5);
+    expect(segmentAt(run, 0)).toEqual({ index: 0, left: 30 });
+    expect(segmentAt(run, 30)).toEqual({ index: 1, left: 50 });
+    expect(segmentAt(run, classSeconds(plan))).toBeUndefined();
+    expect(segmentStart(run, 2)).toBe(80);
+  });
+});
+
+describe('chooseWithin', () => {
+  it('equals looking at every choice', () => {
+    const item = fc.record({ cost: fc.integer({ min: 0, max: 12 }), worth: fc.integer({ min: 0, max: 9 }) });
+    fc.assert(
+      fc.property(fc.array(item, { maxLength: 8 }), fc.integer({ min: 0, max: 40 }), (list, budget) => {
+        const items = list.map((value, i) => ({ id: `i${i}`, ...value }));
+        const { ids, worth, cost } = chooseWithin({ items, budget });
+        let most = 0;
+        for (let mask = 0; mask < 1 << items.length; mask++) {
+          const chosen = items.filter((_, i) => mask & (1 << i));
+          const total = chosen.reduce((sum, { cost: each }) => sum + each, 0);
+          if (total <= budget)
+            most = Math.max(
+              most,
+              chosen.reduce((sum, { worth: each }) => sum + each, 0),
+            );
+        }
+        const chosen = items.filter(({ id }) => ids.includes(id));
+        expect(worth).toBe(most);
+        expect(chosen.reduce((sum, { worth: each }) => sum + each, 0)).toBe(most);
+        expect(chosen.reduce((sum, { cost: each }) => sum + each, 0)).toBe(cost);
+        expect(cost).toBeLessThanOrEqual(budget);
+      }),
+    );
+  });
+});
+
+describe('planning a class', () => {
+  const map = smallMap();
+  const request = {
+    map,
+    exchanges: map.exchanges.map(({ id }) => id),
+    minutes: 30,
+    people: 14,
+    apparel: 'gi' as const,
+  };
+
+  it('covers what was chosen, fits, and could not hold one more rep of everything', () => {
+    const { blocks, total, cover, leftOver } = planClass(request);
+    expect(leftOver).toEqual([]);
+    expect(cover.proved).toBe(true);
+    expect(total).toBeLessThanOrEqual(30 * 60);
+    expect(total).toBe(classSeconds({ people: 14, changeOverSeconds: 10, blocks }));
+    const drilled = new Set(
+      blocks.flatMap((block) => (block.kind === 'rest' ? [] : block.links.map(({ exchange }) => exchange))),
+    );
+    expect([...drilled].sort()).toEqual(map.exchanges.map(({ id }) => id).sort());
+    const more = blocks.map((block) =>
+      block.kind === 'rest' ? block : { ...block, reps: block.reps + (block.kind === 'setup' ? 3 : 1) },
+    );
+    expect(classSeconds({ people: 14, changeOverSeconds: 10, blocks: more })).toBeGreaterThan(30 * 60);
+    expect(
+      ClassSchema.safeParse({ ...request, id: 'c', name: 'c', map: 'small', exchanges: undefined, blocks })
+        .error?.issues,
+    ).toMatchObject([{ path: [] }]);
+    expect(
+      ClassSchema.parse({ id: 'c', name: 'c', map: 'small', minutes: 30, people: 14, apparel: 'gi', blocks })
+        .blocks,
+    ).toHaveLength(blocks.length);
+  });
+
+  it('sets up three times for every full chain', () => {
+    const { blocks } = planClass(request);
+    const setup = blocks.find((block) => block.kind === 'setup')!;
+    const chain = blocks.find((block) => block.kind === 'chain')!;
+    expect(
+      setup.kind === 'setup' &&
+        chain.kind === 'chain' &&
+        setup.reps >= 3 * (chain.reps - 1) &&
+        setup.reps % 3,
+    ).toBe(0);
+  });
+
+  it('leaves over what does not fit, the least valuable chains first', () => {
+    const { blocks, leftOver, total } = planClass({ ...request, minutes: 8 });
+    expect(total).toBeLessThanOrEqual(8 * 60);
+    expect(blocks.length).toBeGreaterThan(0);
+    expect(leftOver.length).toBeGreaterThan(0);
+    expect(planClass({ ...request, minutes: 1 }).blocks).toEqual([]);
+  });
+
+  it('keeps hazards on the block, and gives water in a long class', () => {
+    const { blocks } = planClass({ ...request, minutes: 60, mostReps: 40, restEverySeconds: 600 });
+    const choke = blocks.find(
+      (block) => block.kind !== 'rest' && block.links.some(({ exchange }) => exchange === 'choke-none'),
+    );
+    expect(choke).toMatchObject({ hazards: ['strangle'] });
+    expect(blocks.some((block) => block.kind === 'rest')).toBe(true);
+    expect(blocks[0]!.kind).not.toBe('rest');
+  });
+
+  it('does not drill what the apparel does not allow', () => {
+    const gi = smallMap();
+    gi.positions[1]!.apparel = 'gi';
+    const { unplayable, blocks } = planClass({ ...request, map: gi, apparel: 'no-gi' });
+    expect(unplayable).toEqual(['gather-strip', 'roll-none']);
+    expect(blocks.length).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,225 @@
+import type { Exchange } from '../model/exchange.ts';
+import { indexMap } from '../model/indexMap.ts';
+import type { GuardMap } from '../model/map.ts';
+import { isOutcome } from '../model/outcome.ts';
+import type { Apparel } from '../model/primitives.ts';
+import type { Block, ClassPlan, DrilledBlock } from './block.ts';
+import { blockTime, classSeconds } from './blockTime.ts';
+import { chooseWithin } from './chooseWithin.ts';
+import type { Cover } from './coverArcs.ts';
+import { coverChains } from './coverChains.ts';
+import { linkOf } from './linkOf.ts';
+import { playable } from './playable.ts';
+import { setupLength } from './setupLength.ts';
+
+export interface ClassRequest {
+  map: GuardMap;
+  /** Exchanges to drill; those that this apparel does not allow are reported, not drilled. */
+  exchanges: readonly string[];
+  minutes: number;
+  people: number;
+  apparel: Apparel;
+  sides?: 1 | 2;
+  /** Set-ups to each full chain; default 3. */
+  setupShare?: number;
+  /** Fewer reps of a chain than this are not worth beginning; default 2. */
+  leastReps?: number;
+  mostReps?: number;
+  demoSeconds?: number;
+  changeOverSeconds?: number;
+  /** Water after so many seconds of work; default 60 s after about 15 min. */
+  restEverySeconds?: number;
+  restSeconds?: number;
+}
+
+export interface PlannedClass {
+  blocks: Block[];
+  /** Seconds of all blocks. */
+  total: number;
+  cover: Cover;
+  /** Chosen exchanges that are in chains that did not fit. */
+  leftOver: string[];
+  /** Chosen exchanges that cannot be played in this apparel. */
+  unplayable: string[];
+}
+
+interface Chain {
+  id: string;
+  exchanges: Exchange[];
+  /** How many of them only set up. */
+  setup: number;
+}
+
+/**
+ * A class from chosen exchanges: they are covered by the cheapest chains; every chain becomes a block (an
+ * `answer` where it is one exchange), after a `setup` block for its first grips where it has any that were not
+ * drilled yet. All chains get the same number of reps, the most that fit; then single chains get one more, in
+ * order, while time is left. If not all fit with `leastReps`, the chains that cover the most chosen exchanges
+ * stay (`chooseWithin`) and the rest is left over.
+ */
+export function planClass(request: ClassRequest): PlannedClass {
+  const { map, apparel } = request;
+  const index = indexMap(map);
+  const wanted = [...new Set(request.exchanges)];
+  const usable = new Set(
+    map.exchanges.filter((exchange) => playable(map, exchange, apparel)).map(({ id }) => id),
+  );
+  const chosen = wanted.filter((id) => usable.has(id));
+  const cover = coverChains({ map, exchanges: chosen, connect: [...usable] });
+  const chains = cover.chains.map(({ arcs }, i): Chain => {
+    const exchanges = arcs.map((id) => index.exchange.get(id)!);
+    const kinds = exchanges.map(({ move }) => index.move.get(move)!.kind);
+    return { id: `chain-${i + 1}`, exchanges, setup: setupLength(kinds) };
+  });
+
+  const room = { people: request.people, changeOverSeconds: request.changeOverSeconds ?? 10 };
+  const budget = request.minutes * 60;
+  const build = (list: readonly Chain[], reps: (chain: Chain) => number) =>
+    withRests(blocksOf(request, list, reps), request, room);
+  const fits = (blocks: Block[]) => classSeconds({ ...room, blocks }) <= budget;
+  const least = request.leastReps ?? 2;
+  const kept = keepWhatFits(chains, chosen, (list) => build(list, () => least), room, budget);
+
+  let reps = least;
+  const most = request.mostReps ?? 12;
+  while (reps < most && kept.length > 0 && fits(build(kept, () => reps + 1))) reps++;
+  const more = new Set<string>();
+  for (const chain of kept) {
+    more.add(chain.id);
+    if (reps >= most || !fits(build(kept, (other) => reps + Number(more.has(other.id)))))
+      more.delete(chain.id);
+  }
+  const blocks = build(kept, (chain) => reps + Number(more.has(chain.id)));
+  const drilled = new Set(kept.flatMap((chain) => chain.exchanges.map(({ id }) => id)));
+  return {
+    blocks,
+    total: classSeconds({ ...room, blocks }),
+    cover,
+    leftOver: chosen.filter((id) => !drilled.has(id)),
+    unplayable: wanted.filter((id) => !usable.has(id)),
+  };
+}
+
+function keepWhatFits(
+  chains: readonly Chain[],
+  chosen: readonly string[],
+  build: (list: readonly Chain[]) => Block[],
+  room: Pick<ClassPlan, 'people' | 'changeOverSeconds'>,
+  budget: number,
+): readonly Chain[] {
+  const time = (list: readonly Chain[]) => classSeconds({ ...room, blocks: build(list) });
+  if (time(chains) <= budget) return chains;
+  const items = chains.map((chain) => ({
+    id: chain.id,
+    cost: time([chain]),
+    worth: chosen.filter((id) => chain.exchanges.some((exchange) => exchange.id === id)).length,
+  }));
+  // Rests come on top of what single chains cost, so the room for chains is looked for from above.
+  for (let share = budget; share > 0; share -= 30) {
+    const { ids } = chooseWithin({ items, budget: share });
+    const kept = chains.filter((chain) => ids.includes(chain.id));
+    if (time(kept) <= budget) return kept;
+  }
+  return [];
+}
+
+function blocksOf(
+  request: ClassRequest,
+  chains: readonly Chain[],
+  repsOf: (chain: Chain) => number,
+): DrilledBlock[] {
+  const { map } = request;
+  const reset = map.settings.resetSeconds;
+  const share = request.setupShare ?? 3;
+  const setUp = new Set<string>();
+  return chains.flatMap((chain): DrilledBlock[] => {
+    const links = chain.exchanges.map((exchange) => linkOf(map, exchange));
+    const shared = {
+      sides: request.sides ?? 2,
+      demoSeconds: request.demoSeconds ?? 60,
+      resistance: 'cooperative' as const,
+      note: '',
+    };
+    const reps = repsOf(chain);
+    const blocks: DrilledBlock[] = [];
+    const prefix = chain.exchanges.slice(0, chain.setup);
+    const key = prefix.map(({ id }) => id).join(' ');
+    if (share > 0 && prefix.length > 0 && prefix.length < chain.exchanges.length && !setUp.has(key)) {
+      setUp.add(key);
+      blocks.push({
+        ...shared,
+        kind: 'setup',
+        id: `${chain.id}-setup`,
+        title: `Set up: ${links[prefix.length - 1]!.move}`,
+        links: links.slice(0, prefix.length),
+        reps: reps * share,
+        secondsPerRep: sum(links.slice(0, prefix.length)) + reset,
+        ...roles(map, prefix, 'Set up, let go, begin again.'),
+      });
+    }
+    blocks.push({
+      ...shared,
+      kind: links.length === 1 ? 'answer' : 'chain',
+      id: chain.id,
+      title: titleOf(map, chain),
+      links,
+      reps,
+      secondsPerRep: sum(links) + reset,
+      ...roles(map, chain.exchanges),
+    });
+    return blocks;
+  });
+}
+
+const sum = (links: readonly { seconds: number }[]): number =>
+  links.reduce((total, link) => total + link.seconds, 0);
+
+function titleOf(map: GuardMap, { exchanges }: Chain): string {
+  const index = indexMap(map);
+  const last = exchanges.at(-1)!;
+  const first = index.position.get(index.move.get(exchanges[0]!.move)!.position)!;
+  const finish = index.move.get(last.move)!.name;
+  return exchanges.length === 1 ? finish : `${first.name} to ${lowerFirst(finish)}`.slice(0, 120);
+}
+
+const lowerFirst = (text: string): string =>
+  /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
+
+/** What each partner does, and the hazards that come with it. */
+function roles(map: GuardMap, exchanges: readonly Exchange[], bottomFirst?: string) {
+  const index = indexMap(map);
+  const moves = exchanges.map(({ move }) => index.move.get(move)!);
+  const cues = [...new Set(moves.flatMap((move) => move.cues.slice(0, 1)))];
+  const scripts = exchanges.flatMap(({ reaction }) => {
+    const known = reaction === 'none' ? undefined : index.reaction.get(reaction.id);
+    return known ? [known.script ? `${known.name}: ${known.script}` : known.name] : [];
+  });
+  const fall = exchanges.some((exchange) => isOutcome(exchange.to) && exchange.to.outcome.startsWith('top'))
+    ? ['Fall with it; do not post a straight arm.']
+    : [];
+  return {
+    bottom: [...(bottomFirst ? [bottomFirst] : []), ...cues].join(' '),
+    top: [...new Set(scripts), ...fall].join(' ') || 'Give good posture and honest weight; nothing more.',
+    hazards: [...new Set(moves.flatMap((move) => move.hazards))],
+  };
+}
+
+function withRests(
+  blocks: readonly DrilledBlock[],
+  request: ClassRequest,
+  room: Pick<ClassPlan, 'people' | 'changeOverSeconds'>,
+): Block[] {
+  const every = request.restEverySeconds ?? 900;
+  const seconds = request.restSeconds ?? 60;
+  let worked = 0;
+  let rests = 0;
+  return blocks.flatMap((block): Block[] => {
+    const rest: Block[] =
+      seconds > 0 && worked >= every
+        ? [{ kind: 'rest', id: `rest-${++rests}`, title: 'Water', note: '', seconds }]
+        : [];
+    if (rest.length > 0) worked = 0;
+    worked += blockTime(block, room).total;
+    return [...rest, block];
+  });
+}

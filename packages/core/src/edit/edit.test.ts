@@ -1,0 +1,161 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { parseMap, parseMapFile, printMapFile } from '../formats/mapFile.ts';
+import { ENTITY_KINDS, LIST_OF, MapSchema } from '../model/map.ts';
+import { guardMap, reaction } from '../testing/arbitraries.ts';
+import { smallMap } from '../testing/smallMap.ts';
+import { applyCommand } from './applyCommand.ts';
+import { badReferences } from './badReferences.ts';
+import { batch, type Command, CommandSchema, put, remove } from './command.ts';
+import { RefusedError } from './issue.ts';
+import { removeWithUsers } from './removeWithUsers.ts';
+
+const refusal = (run: () => unknown): string[] => {
+  try {
+    run();
+  } catch (error) {
+    if (error instanceof RefusedError)
+      return error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`);
+    throw error;
+  }
+  return [];
+};
+
+/** A map with a command that it accepts: removals with their users, renamings, additions, all in a batch. */
+const mapAndCommand = fc
+  .tuple(guardMap, fc.infiniteStream(fc.nat()), reaction('new'))
+  .map(([map, numbers, added]) => {
+    const next = () => numbers.next().value as number;
+    const commands: Command[] = [put('reaction', added, next() % 3)];
+    const renamed = map.positions[next() % map.positions.length]!;
+    commands.push(put('position', { ...renamed, name: 'Renamed', entry: 2 }));
+    const kind = ENTITY_KINDS[next() % ENTITY_KINDS.length]!;
+    const list = map[LIST_OF[kind]];
+    const victim = list[next() % Math.max(1, list.length)];
+    if (victim) commands.unshift(removeWithUsers(map, kind, victim.id));
+    if (victim?.id === renamed.id && kind === 'position') commands.pop();
+    return { map, command: batch(commands) };
+  });
+
+describe('commands', () => {
+  it('apply then undo is the identity, to the byte, and the schema always holds', () => {
+    fc.assert(
+      fc.property(mapAndCommand, ({ map, command }) => {
+        let applied: ReturnType<typeof applyCommand>;
+        try {
+          applied = applyCommand(map, command);
+        } catch (error) {
+          // A renamed position may mention what the same batch removes: then nothing may have happened.
+          expect(error).toBeInstanceOf(RefusedError);
+          return;
+        }
+        expect(() => MapSchema.parse(applied.map)).not.toThrow();
+        expect(badReferences(applied.map)).toEqual([]);
+        expect(printMapFile(applyCommand(applied.map, applied.inverse).map)).toBe(printMapFile(map));
+        const redone = applyCommand(applyCommand(applied.map, applied.inverse).map, command);
+        expect(redone.map).toEqual(applied.map);
+      }),
+    );
+  });
+
+  it('removing anything with its users leaves nothing dangling', () => {
+    fc.assert(
+      fc.property(guardMap, fc.nat(), (map, n) => {
+        for (const kind of ['position', 'move', 'reaction', 'exchange'] as const) {
+          const list = map[LIST_OF[kind]];
+          if (list.length === 0) continue;
+          const id = list[n % list.length]!.id;
+          const { map: left, inverse } = applyCommand(map, removeWithUsers(map, kind, id));
+          expect(badReferences(left)).toEqual([]);
+          expect(applyCommand(left, inverse).map).toEqual(map);
+        }
+      }),
+    );
+  });
+
+  it('refuses what would dangle, and says where', () => {
+    const map = smallMap();
+    expect(refusal(() => applyCommand(map, remove('position', 'cross')))).toEqual([
+      ': move "roll" still needs the position "cross"',
+      ': move "roll" still needs the look "roll"',
+      ': exchange "gather-strip" still needs the position "cross"',
+    ]);
+    const exchange = { ...map.exchanges[0]!, id: 'new', to: { position: 'nowhere' } };
+    expect(refusal(() => applyCommand(map, put('exchange', exchange)))).toEqual([
+      'value.to.position: there is no position "nowhere"',
+      'value: the same move already meets the same reaction in "gather-strip"',
+    ]);
+    expect(refusal(() => applyCommand(map, remove('move', 'nothing')))).toEqual([
+      'id: there is no move "nothing" to remove',
+    ]);
+  });
+
+  it('lets the parts of a batch lean on each other in any order', () => {
+    const map = smallMap();
+    const move = { ...map.moves[3]!, id: 'second', look: 'other' };
+    const cross = {
+      ...map.positions[1]!,
+      looks: [
+        ...map.positions[1]!.looks,
+        { id: 'other', name: 'Other', timing: 'hidden' as const, reactions: [] },
+      ],
+    };
+    expect(applyCommand(map, batch([put('move', move), put('position', cross)])).map.moves).toHaveLength(5);
+  });
+
+  it('describes the map and takes it back', () => {
+    const map = smallMap();
+    const { map: named, inverse } = applyCommand(map, { do: 'describe', name: 'Other' });
+    expect(named.name).toBe('Other');
+    expect(applyCommand(named, inverse).map).toEqual(map);
+  });
+
+  it('reads commands through the shared schema, defaults and all', () => {
+    const parsed = CommandSchema.parse({ do: 'put', kind: 'system', value: { id: 'x', name: 'X' } });
+    expect(parsed).toEqual({
+      do: 'put',
+      kind: 'system',
+      value: { id: 'x', name: 'X', aliases: [], note: '' },
+    });
+    expect(
+      CommandSchema.safeParse({
+        do: 'put',
+        kind: 'system',
+        value: { id: 'x x', name: '' },
+      }).error?.issues.map(({ path }) => path.join('.')),
+    ).toEqual(['value.id', 'value.name']);
+  });
+});
+
+describe('map files', () => {
+  it('print, parse and print again are the same bytes', () => {
+    fc.assert(
+      fc.property(guardMap, (map) => {
+        const text = printMapFile(map);
+        const read = parseMapFile(text);
+        expect(read).toEqual(MapSchema.parse(JSON.parse(text)));
+        expect(printMapFile(read)).toBe(text);
+      }),
+    );
+  });
+
+  it('say where a bad file is wrong, everything at once', () => {
+    expect(refusal(() => parseMapFile('{'))[0]).toMatch(/^: this is not a JSON file/);
+    const bad = JSON.parse(printMapFile(smallMap()));
+    bad.exchanges[0].chance = 1.5;
+    bad.exchanges[1].to = { outcome: 'glory' };
+    bad.positions[0].colour = 'red';
+    expect(refusal(() => parseMap(bad))).toEqual([
+      expect.stringMatching(/^positions\.0: /),
+      'exchanges.0.chance: a chance lies between 0 and 1',
+      expect.stringMatching(/^exchanges\.1\.to\.outcome: Invalid option: expected one of "top-side"/),
+    ]);
+    const dangling = JSON.parse(printMapFile(smallMap()));
+    dangling.positions[0].looks[0].reactions.push({ id: 'sneeze' });
+    dangling.moves.push(dangling.moves[0]);
+    expect(refusal(() => parseMap(dangling))).toEqual([
+      'positions.0.looks.0.reactions.1.id: there is no reaction "sneeze"',
+      'moves.4.id: the id "gather" is used twice',
+    ]);
+  });
+});

@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { LandingSchema } from './outcome.ts';
+import { ChanceSchema, IdSchema, SecondsSchema, TextSchema } from './primitives.ts';
+import { ReactionRefSchema } from './reaction.ts';
+
+export const BasisSchema = z.enum(['coach', 'logged', 'blended']);
+export type Basis = z.infer<typeof BasisSchema>;
+
+/**
+ * Our move met by that reaction leads `to` with `chance`, failing that to `otherwise` (absent: the same
+ * position). `none` is the unopposed case. Unique by move, reaction, mirrored and variant.
+ */
+export const ExchangeSchema = z.strictObject({
+  id: IdSchema,
+  move: IdSchema,
+  reaction: z.union([z.literal('none'), ReactionRefSchema], {
+    error: 'give a reaction ({"id": …}) or "none"',
+  }),
+  variant: IdSchema.optional(),
+  to: LandingSchema,
+  otherwise: LandingSchema.optional(),
+  chance: ChanceSchema,
+  basis: BasisSchema.optional(),
+  seconds: SecondsSchema.optional(),
+  note: TextSchema.optional(),
+});
+export type Exchange = z.infer<typeof ExchangeSchema>;
+
+/** The key that must be unique in a map. */
+export function exchangeKey(exchange: Pick<Exchange, 'move' | 'reaction' | 'variant'>): string {
+  const { move, reaction, variant } = exchange;
+  const met = reaction === 'none' ? 'none' : `${reaction.mirrored ? '~' : ''}${reaction.id}`;
+  return `${move}|${met}|${variant ?? ''}`;
+}

@@ -1,0 +1,33 @@
+import { CLOTH_PARTS, type Hold, type HoldPattern, type Target } from './hold.ts';
+
+/** Whether a hold by the given player fits the pattern: every field of the pattern must match. */
+export function matchesPattern(hold: Hold, pattern: HoldPattern, by: 'own' | 'top' = 'own'): boolean {
+  const { target } = hold;
+  return (
+    (pattern.by === undefined || pattern.by === by) &&
+    (pattern.contacts === undefined ||
+      pattern.contacts.every((contact) => hold.contacts.includes(contact))) &&
+    (pattern.action === undefined || pattern.action === hold.action) &&
+    (pattern.part === undefined || pattern.part === target.part) &&
+    (pattern.side === undefined || pattern.side === target.side) &&
+    (pattern.at === undefined || pattern.at === target.at)
+  );
+}
+
+/** Whether a target is cloth, which only a jacket, trousers or a belt gives. */
+export function isCloth(target: Pick<Target, 'part'>): boolean {
+  return (CLOTH_PARTS as readonly string[]).includes(target.part);
+}
+
+export const sameTarget = (a: Target, b: Target): boolean =>
+  a.of === b.of && a.part === b.part && a.side === b.side && a.at === b.at;
+
+/** Two holds that do the same thing to the same place with the same limbs; ids and depth aside. */
+export function sameHold(a: Hold, b: Hold): boolean {
+  return (
+    a.action === b.action &&
+    a.contacts.length === b.contacts.length &&
+    a.contacts.every((contact) => b.contacts.includes(contact)) &&
+    sameTarget(a.target, b.target)
+  );
+}

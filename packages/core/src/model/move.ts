@@ -1,0 +1,86 @@
+import { z } from 'zod';
+import { ContactSchema } from './contacts.ts';
+import { HazardTagSchema } from './hazards.ts';
+import { HoldPatternSchema, HoldSchema } from './hold.ts';
+import { AliasesSchema, CuesSchema, FaultSchema, FitSchema } from './notes.ts';
+import { ApparelSchema, IdSchema, NameSchema, SecondsSchema, TextSchema } from './primitives.ts';
+import { ConditionSchema, SignsSchema } from './signs.ts';
+
+export const MOVE_KINDS = [
+  'connect',
+  'provoke',
+  'sweep',
+  'submission',
+  'back-take',
+  'retention',
+  'entry',
+  'stand-up',
+] as const;
+export const MoveKindSchema = z.enum(MOVE_KINDS);
+export type MoveKind = z.infer<typeof MoveKindSchema>;
+
+/** One step of a move. `after` is a safety order: the named steps come first, always. */
+export const StepSchema = z.strictObject({
+  id: IdSchema,
+  text: TextSchema.min(1, 'say what the step is'),
+  take: z.array(HoldSchema).default([]),
+  release: z.array(ContactSchema).default([]),
+  topTakes: z.array(HoldSchema).optional(),
+  topReleases: z.array(HoldPatternSchema).optional(),
+  signs: SignsSchema.optional(),
+  after: z.array(IdSchema).optional(),
+  seconds: SecondsSchema.default(2),
+});
+export type Step = z.infer<typeof StepSchema>;
+
+/** A way of doing the move where good coaches differ. */
+export const VariantSchema = z.strictObject({
+  id: IdSchema,
+  name: NameSchema,
+  when: z
+    .strictObject({
+      apparel: ApparelSchema.optional(),
+      build: TextSchema.optional(),
+      partner: TextSchema.optional(),
+    })
+    .default({}),
+  why: TextSchema.default(''),
+  steps: z.array(StepSchema).default([]),
+});
+export type Variant = z.infer<typeof VariantSchema>;
+
+export const RequirementSchema = z.union(
+  [
+    z.strictObject({ position: IdSchema }),
+    z.strictObject({ move: IdSchema }),
+    z.strictObject({ mechanic: NameSchema }),
+  ],
+  { error: 'require a position, a move or a mechanic' },
+);
+/** What is to be taught before the move. */
+export type Requirement = z.infer<typeof RequirementSchema>;
+
+export const MoveSchema = z.strictObject({
+  id: IdSchema,
+  position: IdSchema,
+  look: IdSchema,
+  name: NameSchema,
+  aliases: AliasesSchema,
+  kind: MoveKindSchema,
+  needs: z.array(ConditionSchema).default([]),
+  needsHolds: z.array(HoldPatternSchema).default([]),
+  variants: z.array(VariantSchema).default([]),
+  houseVariant: IdSchema.optional(),
+  steps: z.array(StepSchema).default([]),
+  direction: z.number().min(0, 'degrees from 0').lt(360, 'degrees below 360').optional(),
+  window: z.enum(['brief', 'open']).optional(),
+  mechanics: z.array(NameSchema).default([]),
+  requires: z.array(RequirementSchema).default([]),
+  cues: CuesSchema,
+  faults: z.array(FaultSchema).default([]),
+  hazards: z.array(HazardTagSchema).default([]),
+  fits: z.array(FitSchema).default([]),
+  seconds: SecondsSchema.optional(),
+});
+/** Something bottom does from a position. */
+export type Move = z.infer<typeof MoveSchema>;

@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { IdSchema, TextSchema } from './primitives.ts';
+
+/** Something that goes wrong, counted in class, with what mends it. */
+export const FaultSchema = z.strictObject({
+  id: IdSchema,
+  text: TextSchema.min(1, 'say what goes wrong'),
+  mend: TextSchema.optional(),
+});
+export type Fault = z.infer<typeof FaultSchema>;
+
+const fit = <A extends string, V extends readonly [string, ...string[]]>(about: A, values: V) =>
+  z.strictObject({
+    about: z.literal(about),
+    of: z.enum(['own', 'partner']),
+    value: z.enum(values),
+    effect: z.number().int().min(-2).max(2),
+    why: TextSchema.min(1, 'say why'),
+  });
+
+/** How well something suits a build: −2 (leave it) to 2 (made for it), always with the reason. */
+export const FitSchema = z.discriminatedUnion('about', [
+  fit('limbs', ['compact', 'average', 'long']),
+  fit('flexibility', ['stiff', 'average', 'supple']),
+  fit('mass', ['light', 'average', 'heavy']),
+  fit('height', ['short', 'average', 'tall']),
+]);
+export type Fit = z.infer<typeof FitSchema>;
+
+export const CuesSchema = z.array(TextSchema.min(1, 'an empty cue says nothing')).default([]);
+export const AliasesSchema = z.array(z.string().trim().min(1).max(120)).default([]);

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { HoldSchema } from './hold.ts';
+import { AliasesSchema, CuesSchema, FaultSchema, FitSchema } from './notes.ts';
+import { LandingSchema } from './outcome.ts';
+import { IdSchema, LevelSchema, NameSchema, WearSchema } from './primitives.ts';
+import { ReactionRefSchema } from './reaction.ts';
+import { SignsSchema } from './signs.ts';
+
+/** What top can tell apart, and what top does about it; moves that look alike share one. */
+export const LookSchema = z.strictObject({
+  id: IdSchema,
+  name: NameSchema,
+  timing: z.enum(['hidden', 'seen']).default('hidden'),
+  reactions: z.array(ReactionRefSchema).default([]),
+});
+export type Look = z.infer<typeof LookSchema>;
+
+/** A position of the map, written down on one side. */
+export const PositionSchema = z.strictObject({
+  id: IdSchema,
+  name: NameSchema,
+  aliases: AliasesSchema,
+  systems: z.array(IdSchema).default([]),
+  leadSide: z.enum(['L', 'R']).default('R'),
+  apparel: WearSchema.default('both'),
+  holds: z.array(HoldSchema).default([]),
+  topHolds: z.array(HoldSchema).default([]),
+  signs: SignsSchema.default({}),
+  looks: z.array(LookSchema).default([]),
+  entry: z.number().min(0, 'an entry weight cannot be negative').max(1000).optional(),
+  rest: z.number().min(-100).max(100).optional(),
+  drift: LandingSchema.optional(),
+  level: LevelSchema.default('novice'),
+  cues: CuesSchema,
+  faults: z.array(FaultSchema).default([]),
+  fits: z.array(FitSchema).default([]),
+});
+export type Position = z.infer<typeof PositionSchema>;
+
+export const SystemSchema = z.strictObject({
+  id: IdSchema,
+  name: NameSchema,
+  aliases: AliasesSchema,
+  note: z.string().max(4000).default(''),
+});
+/** A guard system: a named group of positions. */
+export type System = z.infer<typeof SystemSchema>;

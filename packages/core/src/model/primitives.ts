@@ -1,0 +1,29 @@
+import { z } from 'zod';
+
+/** Letters, digits, hyphen and underscore: safe in a URL, in a file name and in the line notation. */
+export const IdSchema = z
+  .string()
+  .regex(/^[A-Za-z0-9][A-Za-z0-9_-]*$/, 'use letters, digits, - and _ only, starting with a letter or digit')
+  .max(80, 'at most 80 characters');
+
+export const NameSchema = z.string().trim().min(1, 'give it a name').max(120, 'at most 120 characters');
+export const TextSchema = z.string().max(4000, 'at most 4000 characters');
+export const SecondsSchema = z.number().min(0, 'seconds cannot be negative').max(3600, 'at most an hour');
+export const ChanceSchema = z
+  .number()
+  .min(0, 'a chance lies between 0 and 1')
+  .max(1, 'a chance lies between 0 and 1');
+
+export const ApparelSchema = z.enum(['gi', 'no-gi']);
+export type Apparel = z.infer<typeof ApparelSchema>;
+
+/** What a position can be played in. */
+export const WearSchema = z.enum(['gi', 'no-gi', 'both']);
+export type Wear = z.infer<typeof WearSchema>;
+
+export const LevelSchema = z.enum(['novice', 'intermediate', 'expert']);
+export type Level = z.infer<typeof LevelSchema>;
+
+/** The held player's own left and right, or the middle of the body. */
+export const SideSchema = z.enum(['L', 'R', 'C']);
+export type Side = z.infer<typeof SideSchema>;

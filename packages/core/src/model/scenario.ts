@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { HoldPatternSchema } from './hold.ts';
+import { OutcomeSchema } from './outcome.ts';
+import { ApparelSchema, ChanceSchema, IdSchema, NameSchema, TextSchema } from './primitives.ts';
+
+/** A what-if kept under a name: what is forbidden, what is worth how much, which chances are changed. */
+export const ScenarioSchema = z.strictObject({
+  id: IdSchema,
+  name: NameSchema,
+  note: TextSchema.default(''),
+  rules: IdSchema.optional(),
+  apparel: ApparelSchema.optional(),
+  continuation: z.number().gt(0).lt(1).optional(),
+  rest: z.number().min(-100).max(100).optional(),
+  submissionWorth: z.number().min(0).max(100).optional(),
+  outcomeWorth: z.partialRecord(OutcomeSchema, z.number().min(-100).max(100)).default({}),
+  forbiddenMoves: z.array(IdSchema).default([]),
+  forbiddenHolds: z.array(HoldPatternSchema).default([]),
+  chances: z.array(z.strictObject({ exchange: IdSchema, chance: ChanceSchema })).default([]),
+  opponent: IdSchema.optional(),
+  trust: z.number().min(0).max(1).optional(),
+});
+export type Scenario = z.infer<typeof ScenarioSchema>;

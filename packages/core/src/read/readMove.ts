@@ -1,0 +1,174 @@
+import { followSteps, type Moment } from '../body/followSteps.ts';
+import { translateHold } from '../body/translateApparel.ts';
+import { conditionWords, holdWords, patternWords, type WordContext } from '../body/words.ts';
+import { CONTACTS, type Contact } from '../model/contacts.ts';
+import type { Exchange } from '../model/exchange.ts';
+import type { HazardTag } from '../model/hazards.ts';
+import { CLOTH_PARTS, type Hold, type HoldPattern } from '../model/hold.ts';
+import { matchesPattern, sameHold } from '../model/holdPattern.ts';
+import type { Move, Step } from '../model/move.ts';
+import type { Fit } from '../model/notes.ts';
+import type { Apparel } from '../model/primitives.ts';
+import type { ReactionRef } from '../model/reaction.ts';
+import { stepsOf, variantOf } from '../model/seconds.ts';
+import { conditionMet } from '../model/signs.ts';
+import { legality } from '../rules/legality.ts';
+import type { RulesProfile } from '../rules/profile.ts';
+
+/** Builds of the two players, as far as they are known, in the words of `Fit`. */
+export interface Builds {
+  own?: Partial<Record<Fit['about'], string>>;
+  partner?: Partial<Record<Fit['about'], string>>;
+}
+
+export type Rank = 'ready' | 'one-change' | 'two-changes' | 'not-from-here';
+
+export interface Option {
+  move: Move;
+  rank: Rank;
+  /** Needs that are met and needs that are not, in words. */
+  met: string[];
+  missing: string[];
+  /** Bottom's holds the move leaves in place, lets go of and takes. */
+  keeps: Hold[];
+  releases: Hold[];
+  takes: Hold[];
+  /** Holds marked to be kept that the move lets go of. */
+  dropsKept: Hold[];
+  /** Contacts with nothing in them once the move is done. */
+  free: Contact[];
+  holdChanges: number;
+  legal: boolean;
+  legalWhy?: string;
+  hazards: HazardTag[];
+  fit: { effect: number; why: string }[];
+  /** The exchange written for this reaction; without one the map has no answer here. */
+  exchange?: Exchange;
+  chance?: number;
+}
+
+interface MoveQuestion {
+  move: Move;
+  exchanges: readonly Exchange[];
+  reaction: ReactionRef | 'none';
+  moment: Moment;
+  apparel: Apparel;
+  available: boolean;
+  unavailableWhy?: string;
+  rules: RulesProfile | undefined;
+  athlete: Builds | undefined;
+  context: WordContext;
+}
+
+/** One move weighed against one moment; everything on the side the moment is on. */
+export function readMove(question: MoveQuestion): Option {
+  const { move, moment, context, apparel } = question;
+  const exchange = exchangeFor(question);
+  const met: string[] = [];
+  const missing: string[] = [];
+  if (!question.available)
+    missing.push(question.unavailableWhy ?? 'this position is not played in this apparel');
+  for (const need of move.needs) {
+    if (need.mark === 'must' || conditionMet(need, moment.signs)) {
+      (conditionMet(need, moment.signs) ? met : missing).push(conditionWords(need));
+    }
+  }
+  for (const pattern of move.needsHolds) {
+    const wanted = apparel === 'no-gi' ? barePattern(pattern) : pattern;
+    const held =
+      wanted && holdsOf(moment, wanted).some((hold) => matchesPattern(hold, wanted, wanted.by ?? 'own'));
+    (held ? met : missing).push(patternWords(wanted ?? pattern, context));
+  }
+
+  const steps = stepsIn(apparel, stepsOf(move, exchange));
+  const change = holdChange(moment, steps.steps);
+  for (const hold of steps.lost) missing.push(`${holdWords(hold, context)}: not without a jacket`);
+  const law = legality(move.hazards, question.rules);
+  return {
+    move,
+    rank:
+      missing.length === 0
+        ? 'ready'
+        : missing.length === 1
+          ? 'one-change'
+          : missing.length === 2
+            ? 'two-changes'
+            : 'not-from-here',
+    met,
+    missing,
+    ...change,
+    legal: law.legal,
+    ...(law.why !== undefined && { legalWhy: law.why }),
+    hazards: move.hazards,
+    fit: fitOf([...move.fits], question.athlete),
+    ...(exchange && { exchange, chance: exchange.chance }),
+  };
+}
+
+/** The exchange for this reaction: in the house's variant where it has one, else the first written. */
+function exchangeFor({ move, exchanges, reaction }: MoveQuestion): Exchange | undefined {
+  const met = exchanges.filter((exchange) =>
+    exchange.reaction === 'none' || reaction === 'none'
+      ? exchange.reaction === reaction
+      : exchange.reaction.id === reaction.id &&
+        Boolean(exchange.reaction.mirrored) === Boolean(reaction.mirrored),
+  );
+  return (
+    met.find((exchange) => exchange.variant !== undefined && exchange.variant === variantOf(move)?.id) ??
+    met[0]
+  );
+}
+
+const holdsOf = (moment: Moment, pattern: HoldPattern): Hold[] =>
+  pattern.by === 'top' ? moment.topHolds : moment.holds;
+
+/** A pattern that asks for cloth, asking for what cloth grips become on a bare body. */
+function barePattern(pattern: HoldPattern): HoldPattern | undefined {
+  if (!pattern.part || !(CLOTH_PARTS as readonly string[]).includes(pattern.part)) return pattern;
+  const { at, ...rest } = pattern;
+  const { hold } = translateHold({
+    id: 'any',
+    contacts: ['handL'],
+    action: 'grip',
+    depth: 'deep',
+    target: { of: 'top', part: pattern.part, side: pattern.side ?? 'C', ...(at && { at }) },
+  });
+  return hold && { ...rest, part: hold.target.part, ...(pattern.side && { side: hold.target.side }) };
+}
+
+function stepsIn(apparel: Apparel, steps: readonly Step[]): { steps: readonly Step[]; lost: Hold[] } {
+  if (apparel === 'gi') return { steps, lost: [] };
+  const lost: Hold[] = [];
+  const translated = steps.map((step) => ({
+    ...step,
+    take: step.take.flatMap((hold) => {
+      const { hold: bare } = translateHold(hold);
+      if (!bare) lost.push(hold);
+      return bare ? [bare] : [];
+    }),
+  }));
+  return { steps: translated, lost };
+}
+
+function holdChange(moment: Moment, steps: readonly Step[]) {
+  const after = followSteps(moment, steps).moment.holds;
+  const keeps = moment.holds.filter((hold) => after.some((other) => sameHold(hold, other)));
+  const releases = moment.holds.filter((hold) => !keeps.includes(hold));
+  const takes = after.filter((hold) => !moment.holds.some((other) => sameHold(hold, other)));
+  const used = new Set(after.flatMap((hold) => hold.contacts));
+  return {
+    keeps,
+    releases,
+    takes,
+    dropsKept: releases.filter((hold) => hold.keep),
+    free: CONTACTS.filter((contact) => !used.has(contact)),
+    holdChanges: releases.length + takes.length,
+  };
+}
+
+function fitOf(fits: readonly Fit[], athlete: Builds | undefined): { effect: number; why: string }[] {
+  if (!athlete) return [];
+  return fits
+    .filter((fit) => athlete[fit.of]?.[fit.about] === fit.value)
+    .map(({ effect, why }) => ({ effect, why }));
+}

@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest';
+import { mirror } from '../body/mirror.ts';
+import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
+import { smallMap } from '../testing/smallMap.ts';
+import { readReaction, UnknownError } from './readReaction.ts';
+
+const map = smallMap();
+const strip = { id: 'strip-collar' };
+
+describe('reading a reaction', () => {
+  it('ranks what is ready above what is missing something, and says what', () => {
+    const { options, broken, moment } = readReaction(map, { position: 'start', reaction: strip });
+    expect(broken.map(({ id }) => id)).toEqual(['collar']);
+    expect(moment.holds.map(({ id }) => id)).toEqual(['sleeve', 'hip']);
+    expect(options.map(({ move, rank }) => [move.id, rank])).toEqual([
+      ['gather', 'ready'],
+      ['tilt', 'ready'],
+      ['choke', 'one-change'],
+    ]);
+    expect(options[0]).toMatchObject({ chance: 0.7, holdChanges: 2, exchange: { id: 'gather-strip' } });
+    expect(options[0]!.takes.map(({ id }) => id)).toEqual(['both']);
+    expect(options[0]!.releases.map(({ id }) => id)).toEqual(['sleeve']);
+    expect(options[0]!.free).toContain('footR');
+    expect(options[2]).toMatchObject({
+      missing: ['a grip on the collar'],
+      met: ["top's stance kneeling"],
+      hazards: ['strangle'],
+    });
+  });
+
+  it('knows no chance where the map has no answer', () => {
+    const { options } = readReaction(map, { position: 'start', reaction: strip });
+    expect(options[1]).toMatchObject({ move: { id: 'tilt' } });
+    expect(options[1]!.chance).toBeUndefined();
+    expect(options[1]!.exchange).toBeUndefined();
+  });
+
+  it('tests needs after the reaction', () => {
+    const { options } = readReaction(map, { position: 'start', reaction: { id: 'post-left' } });
+    expect(options.find(({ move }) => move.id === 'tilt')).toMatchObject({
+      rank: 'one-change',
+      missing: ["top's left hand free or gripping"],
+    });
+  });
+
+  it('gives the mirrored answer to the mirrored moment', () => {
+    const straight = readReaction(map, { position: 'start', reaction: strip });
+    const other = readReaction(map, {
+      position: 'start',
+      mirrored: true,
+      reaction: { ...strip, mirrored: true },
+    });
+    expect(other.moment.holds).toEqual(straight.moment.holds.map((hold) => mirror('hold', hold)));
+    expect(other.options.map(({ move, rank, chance }) => [move.id, rank, chance])).toEqual(
+      straight.options.map(({ move, rank, chance }) => [move.id, rank, chance]),
+    );
+    expect(other.options[0]!.takes).toEqual(straight.options[0]!.takes.map((hold) => mirror('hold', hold)));
+  });
+
+  it('plays on the wrist where there is no sleeve', () => {
+    const { options, apparel } = readReaction(map, { position: 'start', reaction: strip, apparel: 'no-gi' });
+    expect(apparel.changed).toHaveLength(2);
+    const gather = options.find(({ move }) => move.id === 'gather')!;
+    expect(gather).toMatchObject({ rank: 'ready', met: ['a hold on the far wrist'] });
+    expect(gather.takes[0]!.target.part).toBe('wrist');
+  });
+
+  it('puts what the rules bar last, with the reason', () => {
+    const rules = { ...SHIPPED_PROFILES[0]!, name: 'No chokes', barred: ['strangle' as const] };
+    const { options } = readReaction(map, { position: 'start', rules });
+    expect(options.at(-1)).toMatchObject({
+      move: { id: 'choke' },
+      legal: false,
+      legalWhy: 'strangle is barred under No chokes',
+    });
+    expect(readReaction(map, { position: 'start' }).options[0]!.legal).toBe(true);
+  });
+
+  it('refuses what the map does not have', () => {
+    expect(() => readReaction(map, { position: 'moon' })).toThrow(UnknownError);
+    expect(() => readReaction(map, { position: 'start', reaction: { id: 'moon' } })).toThrow(
+      /no reaction "moon"/,
+    );
+  });
+});

@@ -1,0 +1,153 @@
+import fc from 'fast-check';
+import { CONTACTS } from '../model/contacts.ts';
+import type { Exchange } from '../model/exchange.ts';
+import { DEPTHS, HOLD_ACTIONS, type Hold, type HoldPattern, PARTS, type Target } from '../model/hold.ts';
+import { emptyMap, type GuardMap } from '../model/map.ts';
+import { MOVE_KINDS, type Move, MoveSchema } from '../model/move.ts';
+import { type Landing, OUTCOMES } from '../model/outcome.ts';
+import { type Position, PositionSchema } from '../model/position.ts';
+import { REACTION_GROUPS, type Reaction, ReactionSchema } from '../model/reaction.ts';
+import { FACET_NAMES, FACETS, type Signs } from '../model/signs.ts';
+
+const side = fc.constantFrom('L' as const, 'R' as const, 'C' as const);
+
+export const target: fc.Arbitrary<Target> = fc.oneof(
+  fc.constant<Target>({ of: 'mat', part: 'mat', side: 'C' }),
+  fc.record({
+    of: fc.constantFrom('top' as const, 'own' as const),
+    part: fc.constantFrom(...PARTS.filter((part) => part !== 'mat')),
+    side,
+  }),
+  fc.record({
+    of: fc.constant('top' as const),
+    part: fc.constant('sleeve' as const),
+    side,
+    at: fc.constantFrom('cuff' as const, 'elbow' as const),
+  }),
+);
+
+export const hold: fc.Arbitrary<Hold> = fc.record(
+  {
+    id: fc.stringMatching(/^[a-z][a-z0-9]{0,6}$/),
+    contacts: fc.uniqueArray(fc.constantFrom(...CONTACTS), { minLength: 1, maxLength: 2 }),
+    action: fc.constantFrom(...HOLD_ACTIONS),
+    target,
+    depth: fc.constantFrom(...DEPTHS),
+    keep: fc.boolean(),
+    fallbacks: fc.array(target, { maxLength: 2 }),
+  },
+  { requiredKeys: ['id', 'contacts', 'action', 'target'] },
+);
+
+export const pattern: fc.Arbitrary<HoldPattern> = fc.record(
+  {
+    contacts: fc.uniqueArray(fc.constantFrom(...CONTACTS), { minLength: 1, maxLength: 1 }),
+    action: fc.constantFrom(...HOLD_ACTIONS),
+    part: fc.constantFrom(...PARTS),
+    side,
+  },
+  { requiredKeys: [] },
+);
+
+export const signs: fc.Arbitrary<Signs> = fc
+  .uniqueArray(fc.constantFrom(...FACET_NAMES), { maxLength: 6 })
+  .chain((facets) =>
+    fc
+      .tuple(...facets.map((facet) => fc.constantFrom<string>(...FACETS[facet])))
+      .map((values) => Object.fromEntries(facets.map((facet, i) => [facet, values[i]])) as Signs),
+  );
+
+const uniqueHolds = fc.uniqueArray(hold, { maxLength: 4, selector: ({ id }) => id });
+const words = fc.constantFrom('post', 'frame', 'hip in', 'stand');
+
+/** A reaction of the catalogue, with the id given. */
+export const reaction = (id: string): fc.Arbitrary<Reaction> =>
+  fc
+    .record({
+      name: words,
+      group: fc.constantFrom(...REACTION_GROUPS),
+      changes: signs,
+      breaks: fc.array(pattern, { maxLength: 2 }),
+      topTakes: uniqueHolds,
+      topReleases: fc.array(pattern, { maxLength: 2 }),
+    })
+    .map((value) => ReactionSchema.parse({ id, ...value }));
+
+/** A small map whose references all resolve: up to 5 positions, 6 moves, 8 exchanges, 3 reactions. */
+export const guardMap: fc.Arbitrary<GuardMap> = fc
+  .record({
+    positions: fc.integer({ min: 1, max: 5 }),
+    moves: fc.integer({ min: 0, max: 6 }),
+    exchanges: fc.integer({ min: 0, max: 8 }),
+    reactions: fc.integer({ min: 0, max: 3 }),
+  })
+  .chain((size) => {
+    const ids = (prefix: string, count: number) => Array.from({ length: count }, (_, i) => `${prefix}${i}`);
+    const positionIds = ids('p', size.positions);
+    const reactionIds = ids('r', size.reactions);
+    const moveIds = ids('m', size.moves);
+    const landing: fc.Arbitrary<Landing> = fc.oneof(
+      fc.record(
+        { position: fc.constantFrom(...positionIds), mirrored: fc.constant(true) },
+        { requiredKeys: ['position'] },
+      ),
+      fc.record({ outcome: fc.constantFrom(...OUTCOMES) }),
+    );
+    const position = (id: string): fc.Arbitrary<Position> =>
+      fc
+        .record({
+          name: words,
+          holds: uniqueHolds,
+          topHolds: uniqueHolds,
+          signs,
+          entry: fc.integer({ min: 0, max: 3 }),
+        })
+        .map((value) =>
+          PositionSchema.parse({
+            id,
+            ...value,
+            looks: [
+              { id: 'look', name: 'look', reactions: reactionIds.map((reactionId) => ({ id: reactionId })) },
+            ],
+          }),
+        );
+    const move = (id: string): fc.Arbitrary<Move> =>
+      fc
+        .record({
+          name: words,
+          kind: fc.constantFrom(...MOVE_KINDS),
+          position: fc.constantFrom(...positionIds),
+        })
+        .map((value) => MoveSchema.parse({ id, look: 'look', ...value }));
+    const exchanges =
+      moveIds.length === 0
+        ? fc.constant<Exchange[]>([])
+        : fc.uniqueArray(
+            fc.record({
+              move: fc.constantFrom(...moveIds),
+              reaction: fc.constantFrom('none' as const, ...reactionIds.map((id) => ({ id }))),
+              to: landing,
+              chance: fc.integer({ min: 0, max: 100 }).map((percent) => percent / 100),
+            }),
+            {
+              maxLength: size.exchanges,
+              selector: ({ move: of, reaction: met }) => `${of} ${met === 'none' ? met : met.id}`,
+            },
+          );
+    return fc
+      .record({
+        positions: fc.tuple(...positionIds.map(position)),
+        moves: fc.tuple(...moveIds.map(move)),
+        reactions: fc.tuple(...reactionIds.map(reaction)),
+        exchanges,
+      })
+      .map(
+        (parts): GuardMap => ({
+          ...emptyMap('random', 'Random'),
+          positions: [...parts.positions],
+          moves: [...parts.moves],
+          reactions: [...parts.reactions],
+          exchanges: parts.exchanges.map((exchange, i) => ({ id: `e${i}`, ...exchange })),
+        }),
+      );
+  });

@@ -1,0 +1,13 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const core = fileURLToPath(new URL('packages/core/src/index.ts', import.meta.url));
+
+export default defineConfig({
+  resolve: { alias: { '@aftersquall/core': core } },
+  test: {
+    include: ['packages/**/*.test.ts', 'apps/**/*.test.{ts,tsx}', 'demo/**/*.test.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+  },
+});
