@@ -1,0 +1,26 @@
+interface Start {
+  host: string;
+  port: number;
+  databaseFile: string;
+}
+
+/** Why the application did not start, in a sentence that says what to do. */
+export function plainReason(error: unknown, { host, port, databaseFile }: Start): string {
+  const { code = '', message = String(error) } = (error ?? {}) as { code?: string; message?: string };
+  if (code === 'EADDRINUSE') {
+    return `Port ${port} on ${host} is in use, perhaps by Aftersquall itself. Close that, or set AFTERSQUALL_PORT to another port.`;
+  }
+  if (code === 'EACCES' && message.includes('listen')) {
+    return `Port ${port} may not be opened by this user. Set AFTERSQUALL_PORT to one above 1023.`;
+  }
+  if (
+    /^SQLITE_(NOTADB|CORRUPT|CANTOPEN|READONLY|IOERR)|^E(ACCES|PERM|ROFS|NOTDIR|EXIST)/.test(code) ||
+    /^Sqlite|unable to open database/i.test(message)
+  ) {
+    return `The database ${databaseFile} cannot be used (${message}). Move it away to start afresh, put a good copy in its place, or set AFTERSQUALL_DATABASE to another file.`;
+  }
+  if (/better_sqlite3\.node|bindings file|Could not locate the bindings/.test(message)) {
+    return 'The database driver is not built for this Node.js. Install python3, make and g++, then run: npm rebuild better-sqlite3';
+  }
+  return `Aftersquall could not start: ${message}`;
+}
