@@ -175,6 +175,29 @@ export const collarAndSleeve = [
             },
           ),
           move(
+            'join-sleeve',
+            'Collar hand joins on the sleeve',
+            'connect',
+            {
+              needsHolds: ['* sleeve.R'],
+              steps: [
+                step('Collar hand free, both hands on the cuff at the belt.', {
+                  release: ['handL'],
+                  take: [BOTH],
+                  seconds: 2,
+                }),
+                step('Both feet to the hips, elbows bent.', { seconds: 1 }),
+              ],
+              cues: ['They put two hands on one grip; now put two on one of theirs.'],
+            },
+            {
+              none: ['two-on-one', 0.6],
+              'strip-collar': ['two-on-one', 0.75],
+              'posture-up': ['two-on-one', 0.5, 'collar-sleeve-standing'],
+              'post-far': ['two-on-one', 0.6],
+            },
+          ),
+          move(
             'cross-choke',
             'Cross-collar choke',
             'submission',
@@ -317,7 +340,7 @@ export const collarAndSleeve = [
       look(
         'push-pull',
         'Push the hip, pull the collar',
-        ['strip-collar', 'sit-back', 'drive-forward'],
+        ['strip-collar', 'step-back', 'drive-forward'],
         [
           move(
             'tripod',
@@ -350,7 +373,7 @@ export const collarAndSleeve = [
                 'two-on-one',
                 'The stripped hand is already on its way to the ankle.',
               ],
-              'sit-back': ['top-guard', 0.45],
+              'step-back': ['top-guard', 0.45],
               'drive-forward': ['x-guard', 0.35, 'knee-line'],
             },
           ),
@@ -381,7 +404,7 @@ export const collarAndSleeve = [
             {
               none: ['top-mount', 0.2],
               'strip-collar': ['two-on-one', 0.6],
-              'sit-back': ['collar-sleeve-standing', 0.8, 'knee-line'],
+              'step-back': ['collar-sleeve-standing', 0.8, 'knee-line'],
               'drive-forward': ['top-mount', 0.45, 'knee-line'],
             },
           ),

@@ -61,6 +61,11 @@ export const reactions = [
     feel: 'Your grips go tight and the knees get light.',
     script: 'Sit on the heels and pull your elbows in.',
   }),
+  reaction('step-back', 'Steps back out of reach', 'pressure & direction', {
+    changes: { 'top.weight': 'back', 'top.posture': 'upright' },
+    feel: 'Your arms get long and the feet slide off the hips.',
+    script: 'Two short steps back, hips away, hands where they are.',
+  }),
   reaction('post-far', 'Posts the far hand', 'posting & base', {
     changes: { 'top.handL': 'posted', 'top.elbowL': 'straight' },
     feel: 'The far hand leaves you and the mat shakes on that side.',

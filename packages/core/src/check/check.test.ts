@@ -100,9 +100,14 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   ],
   [
     'keep-released',
-    change((map) => (map.positions[0]!.holds[1]!.keep = true)),
+    change((map) => {
+      map.positions[0]!.holds[1]!.keep = true;
+      map.moves[0]!.steps.push({ id: 's2', text: 'Pull.', take: [], release: [], seconds: 1 });
+    }),
     '"Gather the sleeve with both hands" lets go of the far sleeve at the cuff, which is marked to be kept.',
-    smallMap(),
+    change((map) => {
+      map.positions[0]!.holds[1]!.keep = true;
+    }),
   ],
 ];
 

@@ -178,6 +178,14 @@ describe('planning a class', () => {
     expect(planClass({ ...request, minutes: 1 }).blocks).toEqual([]);
   });
 
+  it('cuts chains that nobody could remember into even pieces', () => {
+    const { blocks } = planClass({ ...request, longestChain: 2 });
+    for (const block of blocks) if (block.kind === 'chain') expect(block.links).toHaveLength(2);
+    expect(planClass(request).blocks.some((block) => block.kind === 'chain' && block.links.length > 2)).toBe(
+      true,
+    );
+  });
+
   it('keeps hazards on the block, and gives water in a long class', () => {
     const { blocks } = planClass({ ...request, minutes: 60, mostReps: 40, restEverySeconds: 600 });
     const choke = blocks.find(

@@ -25,6 +25,8 @@ export interface ClassRequest {
   /** Fewer reps of a chain than this are not worth beginning; default 2. */
   leastReps?: number;
   mostReps?: number;
+  /** Nobody remembers a chain of more links than this: longer ones are cut into even pieces; default 5. */
+  longestChain?: number;
   demoSeconds?: number;
   changeOverSeconds?: number;
   /** Water after so many seconds of work; default 60 s after about 15 min. */
@@ -66,7 +68,8 @@ export function planClass(request: ClassRequest): PlannedClass {
   );
   const chosen = wanted.filter((id) => usable.has(id));
   const cover = coverChains({ map, exchanges: chosen, connect: [...usable] });
-  const chains = cover.chains.map(({ arcs }, i): Chain => {
+  const pieces = cover.chains.flatMap(({ arcs }) => evenPieces(arcs, request.longestChain ?? 5));
+  const chains = pieces.map((arcs, i): Chain => {
     const exchanges = arcs.map((id) => index.exchange.get(id)!);
     const kinds = exchanges.map(({ move }) => index.move.get(move)!.kind);
     return { id: `chain-${i + 1}`, exchanges, setup: setupLength(kinds) };
@@ -176,14 +179,24 @@ const sum = (links: readonly { seconds: number }[]): number =>
 
 function titleOf(map: GuardMap, { exchanges }: Chain): string {
   const index = indexMap(map);
-  const last = exchanges.at(-1)!;
-  const first = index.position.get(index.move.get(exchanges[0]!.move)!.position)!;
-  const finish = index.move.get(last.move)!.name;
-  return exchanges.length === 1 ? finish : `${first.name} to ${lowerFirst(finish)}`.slice(0, 120);
+  const [first, last] = [linkOf(map, exchanges[0]!), linkOf(map, exchanges.at(-1)!)];
+  if (exchanges.length === 1)
+    return clip(first.meets ? `${first.move} · ${lowerFirst(first.meets)}` : first.move);
+  const start = index.position.get(index.move.get(exchanges[0]!.move)!.position)!;
+  return clip(`${start.name} → ${lowerFirst(last.leads)}`);
 }
 
+const clip = (text: string): string => (text.length > 120 ? `${text.slice(0, 119)}…` : text);
 const lowerFirst = (text: string): string =>
   /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
+
+/** A list cut into the fewest pieces of at most `longest`, as even as can be. */
+function evenPieces<T>(list: readonly T[], longest: number): T[][] {
+  const count = Math.ceil(list.length / longest);
+  return Array.from({ length: count }, (_, i) =>
+    list.slice(Math.round((i * list.length) / count), Math.round(((i + 1) * list.length) / count)),
+  );
+}
 
 /** What each partner does, and the hazards that come with it. */
 function roles(map: GuardMap, exchanges: readonly Exchange[], bottomFirst?: string) {

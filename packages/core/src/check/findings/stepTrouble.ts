@@ -8,7 +8,7 @@ import type { Check, Finding } from '../finding.ts';
 import { momentsBefore } from '../momentsBefore.ts';
 
 /**
- * A step that lets go of what was not held, lets go of a hold marked to be kept, or takes with a limb that is
+ * A step that lets go of what was not held, lets go too early of a hold marked to be kept, or takes with a limb that is
  * busy. A move may be meant for after a reaction, so only what goes wrong in every way it can begin counts.
  */
 export const stepTrouble: Check = (map) => map.moves.flatMap((move) => troublesOf(map, move));
@@ -17,12 +17,18 @@ function troublesOf(map: GuardMap, move: Move): Finding[] {
   const position = indexMap(map).position.get(move.position);
   if (!position) return [];
   const context = wordContext(position);
+  const steps = stepsOf(move);
+  // The last step is where the position ends: there a kept hold may go.
+  const early = (trouble: StepTrouble) =>
+    trouble.trouble !== 'keep-released' || trouble.step !== steps.at(-1)?.id;
   const runs = momentsBefore(map, position, move).map(
     (moment) => followSteps(moment, stepsOf(move)).troubles,
   );
   const [first = [], ...others] = runs;
   return first
-    .filter((trouble) => others.every((run) => run.some((other) => sameTrouble(trouble, other))))
+    .filter(
+      (trouble) => early(trouble) && others.every((run) => run.some((other) => sameTrouble(trouble, other))),
+    )
     .map((trouble) => describe(move, trouble, context));
 }
 

@@ -1,0 +1,124 @@
+import { readFileSync } from 'node:fs';
+import {
+  ClassSchema,
+  classSeconds,
+  coverChains,
+  indexMap,
+  isOutcome,
+  parseMapFile,
+  printMapFile,
+  readReaction,
+  translateApparel,
+  validateMap,
+} from '@aftersquall/core';
+import { describe, expect, it } from 'vitest';
+import { kelpwick as map } from './src/kelpwick/map.ts';
+
+const read = (file: string) => readFileSync(new URL(file, import.meta.url), 'utf8');
+const index = indexMap(map);
+
+describe('the demo map', () => {
+  it('is the file that ships', () => {
+    expect(read('kelpwick.map.json')).toBe(printMapFile(map));
+    expect(printMapFile(parseMapFile(read('kelpwick.map.json')))).toBe(read('kelpwick.map.json'));
+  });
+
+  it('has one full system and no error; its only warnings are holes left for the coach', () => {
+    expect(map.positions.length).toBeGreaterThanOrEqual(12);
+    expect(map.exchanges.length).toBeGreaterThanOrEqual(45);
+    const findings = validateMap(map);
+    expect(findings.map(({ code, place }) => [code, place.id])).toEqual([
+      ['hole', 'up-to-mount'],
+      ['hole', 'back-over-top'],
+      ['hole', 'x-tip'],
+    ]);
+  });
+
+  it('calls every chance a guess of the coach', () => {
+    expect(new Set(map.exchanges.map(({ basis }) => basis))).toEqual(new Set(['coach']));
+  });
+
+  it('gives every reaction a feel and a script, and every position holds, cues or both', () => {
+    for (const reaction of map.reactions)
+      expect([reaction.id, reaction.feel, reaction.script].every(Boolean)).toBe(true);
+    for (const position of map.positions) expect(position.cues.length, position.id).toBeGreaterThan(0);
+    for (const move of map.moves) expect(move.steps.length, move.id).toBeGreaterThan(0);
+  });
+
+  it('answers the question a coach asks: collar stripped, what now?', () => {
+    const { options } = readReaction(map, { position: 'collar-sleeve', reaction: { id: 'strip-collar' } });
+    expect(options[0]).toMatchObject({ move: { id: 'join-sleeve' }, rank: 'ready', chance: 0.75 });
+    expect(options.find(({ move }) => move.id === 'cross-choke')?.missing).toEqual([
+      'a grip on the near collar',
+    ]);
+  });
+
+  it("answers each of top's replies to the shoulder lock", () => {
+    const replies = [
+      'posture-up',
+      'drop-knees',
+      'sit-out',
+      'step-over',
+      'knee-belly',
+      'lock-legs',
+      'roll-forward',
+    ];
+    for (const id of replies) {
+      const { options } = readReaction(map, { position: 'shoulder-lock', reaction: { id } });
+      expect(options[0]!.exchange, id).toBeDefined();
+    }
+  });
+
+  it('makes every exchange ready once its reaction came, unless a need says why not', () => {
+    for (const exchange of map.exchanges) {
+      const move = index.move.get(exchange.move)!;
+      const { options } = readReaction(map, { position: move.position, reaction: exchange.reaction });
+      const option = options.find((other) => other.move.id === move.id)!;
+      expect(option.rank === 'ready' || option.missing.length > 0, exchange.id).toBe(true);
+      if (exchange.reaction === 'none') expect(option.missing, exchange.id).toEqual([]);
+    }
+  });
+
+  it('is thought through without a jacket: nothing is lost that a position needs', () => {
+    for (const position of map.positions)
+      expect(translateApparel(position, 'no-gi').available, position.id).toBe(true);
+    const bare = readReaction(map, { position: 'collar-sleeve', apparel: 'no-gi' });
+    expect(bare.options.find(({ move }) => move.id === 'cross-choke')?.missing.join()).toContain(
+      'not without a jacket',
+    );
+  });
+
+  it('keeps to the practice of the trade', () => {
+    // Common practice, no published source: sweeps that tip go to the side whose hand is held; strangles with
+    // both hands in the collar need the head down first; harness before hooks on the back.
+    for (const move of map.moves.filter(({ kind }) => kind === 'back-take')) {
+      const harness = move.steps.findIndex((step) => step.take.some(({ action }) => action === 'harness'));
+      const hook = move.steps.findIndex((step) => step.take.some(({ action }) => action === 'hook'));
+      if (hook >= 0) expect(harness, move.id).toBeLessThan(hook);
+    }
+    const choke = index.move.get('cross-choke')!;
+    expect(choke.needs[0]).toMatchObject({ facet: 'top.stance', values: ['kneeling'], mark: 'must' });
+    expect(choke.steps[1]!.after).toEqual(['s1']);
+    for (const move of map.moves.filter(({ kind }) => kind === 'submission'))
+      expect(move.hazards, move.id).not.toEqual([]);
+  });
+
+  it('can be covered whole, at a proved cost', () => {
+    const cover = coverChains({ map, exchanges: map.exchanges.map(({ id }) => id) });
+    expect(cover.proved).toBe(true);
+    const ends = cover.chains.map(({ arcs }) => index.exchange.get(arcs.at(-1)!)!);
+    expect(ends.filter(({ to }) => isOutcome(to)).length).toBeGreaterThan(ends.length / 2);
+  });
+});
+
+describe('the demo class', () => {
+  it('fits its hour', () => {
+    const plan = ClassSchema.parse(JSON.parse(read('tuesday.class.json')));
+    expect(classSeconds(plan)).toBeLessThanOrEqual(plan.minutes * 60);
+    expect(classSeconds(plan)).toBeGreaterThan(plan.minutes * 60 * 0.85);
+    for (const block of plan.blocks) {
+      if (block.kind !== 'rest')
+        for (const link of block.links) expect(index.exchange.has(link.exchange)).toBe(true);
+    }
+  });
+});
