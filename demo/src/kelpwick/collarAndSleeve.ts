@@ -483,7 +483,6 @@ export const collarAndSleeve = [
     {
       aliases: ['two-on-one'],
       systems: ['collar-and-sleeve', 'cross-sleeve'],
-      entry: 1,
       holds: [BOTH, 'footL place hip.R', 'footR place hip.L'],
       signs: {
         'own.torso': 'on-back',

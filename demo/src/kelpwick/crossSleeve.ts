@@ -12,7 +12,6 @@ export const crossSleeve = [
     {
       aliases: ['cross grip guard', 'manga cruzada'],
       systems: ['cross-sleeve'],
-      entry: 1,
       holds: [CROSS, 'handL post mat', 'footL hook knee-crook.R', 'footR place hip.L'],
       signs: {
         'own.torso': 'on-back',

@@ -45,6 +45,13 @@ export interface PlannedClass {
   unplayable: string[];
 }
 
+/** Where in the map a chain begins: positions are written down in the order in which they are taught. */
+function placeOf(map: GuardMap, exchange: string): number {
+  const index = indexMap(map);
+  const start = index.move.get(index.exchange.get(exchange)!.move)!.position;
+  return map.positions.findIndex(({ id }) => id === start);
+}
+
 interface Chain {
   id: string;
   exchanges: Exchange[];
@@ -55,7 +62,7 @@ interface Chain {
 /**
  * A class from chosen exchanges: they are covered by the cheapest chains; every chain becomes a block (an
  * `answer` where it is one exchange), after a `setup` block for its first grips where it has any that were not
- * drilled yet. All chains get the same number of reps, the most that fit; then single chains get one more, in
+ * drilled yet. Chains come in the order of the positions they start from. All chains get the same number of reps, the most that fit; then single chains get one more, in
  * order, while time is left. If not all fit with `leastReps`, the chains that cover the most chosen exchanges
  * stay (`chooseWithin`) and the rest is left over.
  */
@@ -68,7 +75,9 @@ export function planClass(request: ClassRequest): PlannedClass {
   );
   const chosen = wanted.filter((id) => usable.has(id));
   const cover = coverChains({ map, exchanges: chosen, connect: [...usable] });
-  const pieces = cover.chains.flatMap(({ arcs }) => evenPieces(arcs, request.longestChain ?? 5));
+  const pieces = cover.chains
+    .flatMap(({ arcs }) => evenPieces(arcs, request.longestChain ?? 5))
+    .sort((a, b) => placeOf(map, a[0]!) - placeOf(map, b[0]!));
   const chains = pieces.map((arcs, i): Chain => {
     const exchanges = arcs.map((id) => index.exchange.get(id)!);
     const kinds = exchanges.map(({ move }) => index.move.get(move)!.kind);

@@ -1,0 +1,17 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/sofia-sans-extra-condensed';
+import './theme/theme.scss';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router/dom';
+import { router } from './router.tsx';
+import { store } from './store/store.ts';
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <Provider store={store}>
+      <RouterProvider router={router} />
+    </Provider>
+  </StrictMode>,
+);

@@ -1,0 +1,253 @@
+import { type GuardMap, indexMap, landingWords, playable } from '@aftersquall/core';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useMemo, useState } from 'react';
+import { Form } from 'react-bootstrap';
+import { type UseFormRegisterReturn, useForm } from 'react-hook-form';
+import { z } from 'zod';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { setApparel } from '../../store/settings.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import type { Request } from './DrillsPlace.tsx';
+
+export interface Goal {
+  name: string;
+  exchanges: string[];
+}
+
+const whole = (least: number, most: number, what: string) =>
+  z.coerce
+    .number({ error: `${what}: give a number` })
+    .int(`${what}: whole numbers`)
+    .min(least, `at least ${least}`)
+    .max(most, `at most ${most}`);
+const GoalSchema = z.object({
+  name: z.string().trim().max(120, 'at most 120 characters'),
+  minutes: whole(5, 240, 'minutes'),
+  people: whole(1, 200, 'people'),
+});
+
+interface Props {
+  map: GuardMap;
+  onBuild: (order: { name: string; goal: Goal; request: Request }) => Promise<void>;
+}
+
+/** What the class is for: a whole system or chosen exchanges; the minutes, the people, the apparel. */
+export function GoalForm({ map, onBuild }: Props) {
+  const dispatch = useAppDispatch();
+  const apparel = useAppSelector((state) => state.settings.apparel);
+  const [sides, setSides] = useState<'1' | '2'>('2');
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const form = useForm({
+    resolver: zodResolver(GoalSchema),
+    defaultValues: { name: '', minutes: 60, people: 14 } as z.input<typeof GoalSchema>,
+  });
+  const { errors, isSubmitting } = form.formState;
+  const positions = useMemo(() => positionsWithExchanges(map), [map]);
+  const systems = map.systems.map((system) => ({
+    ...system,
+    exchanges: positions
+      .filter(({ position }) => position.systems.includes(system.id))
+      .flatMap(({ exchanges }) => exchanges.map(({ id }) => id)),
+  }));
+
+  const flip = (ids: readonly string[]) => {
+    const next = new Set(chosen);
+    const all = ids.every((id) => next.has(id));
+    for (const id of ids) all ? next.delete(id) : next.add(id);
+    setChosen(next);
+  };
+  /** What the class is called when the coach does not say: the systems it covers, or where it begins. */
+  const suggested = (): string => {
+    const whole = systems.filter(
+      ({ exchanges }) => exchanges.length > 0 && exchanges.every((id) => chosen.has(id)),
+    );
+    const first = positions.find(({ exchanges }) => exchanges.some(({ id }) => chosen.has(id)));
+    return whole.map(({ name }) => name).join(', ') || first?.position.name || 'Class';
+  };
+  const build = form.handleSubmit(({ name, minutes, people }) =>
+    onBuild({
+      name: name || suggested().slice(0, 120),
+      goal: { name: name || suggested(), exchanges: [...chosen] },
+      request: { exchanges: [...chosen], minutes, people, apparel, sides: sides === '1' ? 1 : 2 },
+    }),
+  );
+
+  return (
+    <Form onSubmit={build} noValidate className="goal-form">
+      <h2>What is the class for?</h2>
+      <div className="goal-line">
+        <Field
+          label="Name"
+          id="class-name"
+          error={errors.name?.message}
+          input={form.register('name')}
+          wide
+          placeholder={chosen.size > 0 ? suggested() : undefined}
+        />
+        <Field
+          label="Minutes"
+          id="class-minutes"
+          error={errors.minutes?.message}
+          input={form.register('minutes')}
+        />
+        <Field
+          label="People"
+          id="class-people"
+          error={errors.people?.message}
+          input={form.register('people')}
+        />
+        <div>
+          <div className="form-label">Apparel</div>
+          <ChoiceToggle
+            label="Apparel"
+            value={apparel}
+            choices={[
+              ['gi', 'Gi'],
+              ['no-gi', 'No-gi'],
+            ]}
+            onChange={(value) => dispatch(setApparel(value))}
+          />
+        </div>
+        <div>
+          <div className="form-label">Sides</div>
+          <ChoiceToggle
+            label="Sides"
+            value={sides}
+            choices={[
+              ['1', 'One'],
+              ['2', 'Both'],
+            ]}
+            onChange={setSides}
+          />
+        </div>
+      </div>
+      <div className="chip-field my-2" role="group" aria-label="Whole systems">
+        {systems.map(({ id, name, exchanges }) => {
+          const all = exchanges.length > 0 && exchanges.every((exchange) => chosen.has(exchange));
+          return (
+            <button
+              key={id}
+              type="button"
+              className={`chip ${all ? 'on' : ''}`}
+              aria-pressed={all}
+              onClick={() => flip(exchanges)}
+            >
+              Cover all of {name} ({exchanges.length})
+            </button>
+          );
+        })}
+      </div>
+      <div className="goal-go">
+        <button type="submit" className="btn btn-now" disabled={chosen.size === 0 || isSubmitting}>
+          {isSubmitting ? 'Building…' : 'Build the class'}
+        </button>
+        <span className="soft">
+          {chosen.size === 0
+            ? 'Choose a system, or exchanges below.'
+            : `${chosen.size} ${chosen.size === 1 ? 'exchange' : 'exchanges'} to cover`}
+        </span>
+      </div>
+      {positions.length === 0 && (
+        <p>The map has no exchanges yet: a class is made of them. Write some in the Map.</p>
+      )}
+      <div className="goal-positions">
+        {positions.map(({ position, exchanges }) => (
+          <PositionGoals
+            key={position.id}
+            map={map}
+            name={position.name}
+            exchanges={exchanges}
+            chosen={chosen}
+            flip={flip}
+            apparel={apparel}
+          />
+        ))}
+      </div>
+    </Form>
+  );
+}
+
+function positionsWithExchanges(map: GuardMap) {
+  const index = indexMap(map);
+  return map.positions
+    .map((position) => ({
+      position,
+      exchanges: index.movesOf(position.id).flatMap((move) => index.exchangesOf(move.id)),
+    }))
+    .filter(({ exchanges }) => exchanges.length > 0);
+}
+
+interface GoalsProps {
+  map: GuardMap;
+  name: string;
+  exchanges: ReturnType<typeof positionsWithExchanges>[number]['exchanges'];
+  chosen: ReadonlySet<string>;
+  flip: (ids: readonly string[]) => void;
+  apparel: Request['apparel'];
+}
+
+function PositionGoals({ map, name, exchanges, chosen, flip, apparel }: GoalsProps) {
+  const index = indexMap(map);
+  const count = exchanges.filter(({ id }) => chosen.has(id)).length;
+  const ids = exchanges.map(({ id }) => id);
+  return (
+    <details>
+      <summary>
+        <input
+          type="checkbox"
+          className="form-check-input"
+          aria-label={`All of ${name}`}
+          checked={count === ids.length}
+          ref={(box) => {
+            if (box) box.indeterminate = count > 0 && count < ids.length;
+          }}
+          onChange={() => flip(ids)}
+        />{' '}
+        {name}{' '}
+        <span className="soft small">
+          {count} of {ids.length}
+        </span>
+      </summary>
+      {exchanges.map((exchange) => {
+        const fits = playable(map, exchange, apparel);
+        return (
+          <label key={exchange.id} className="goal-exchange">
+            <input
+              type="checkbox"
+              className="form-check-input"
+              checked={chosen.has(exchange.id)}
+              onChange={() => flip([exchange.id])}
+            />
+            <span>
+              {index.move.get(exchange.move)?.name}
+              {exchange.reaction !== 'none' && (
+                <span className="top"> · {index.reaction.get(exchange.reaction.id)?.name}</span>
+              )}
+              <span className="soft"> → {landingWords(map, exchange.to)}</span>
+              {!fits && <span className="soft small"> (not {apparel})</span>}
+            </span>
+          </label>
+        );
+      })}
+    </details>
+  );
+}
+
+interface FieldProps {
+  label: string;
+  id: string;
+  error: string | undefined;
+  input: UseFormRegisterReturn;
+  wide?: boolean;
+  placeholder?: string | undefined;
+}
+
+function Field({ label, id, error, input, wide, placeholder }: FieldProps) {
+  return (
+    <Form.Group controlId={id} className={wide ? 'wide' : 'narrow'}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Control size="sm" {...input} isInvalid={Boolean(error)} placeholder={placeholder} />
+      <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
+    </Form.Group>
+  );
+}

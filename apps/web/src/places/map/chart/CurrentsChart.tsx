@@ -1,0 +1,219 @@
+import { wordContext } from '@aftersquall/core';
+import { select } from 'd3-selection';
+import { type ZoomBehavior, zoom, zoomIdentity } from 'd3-zoom';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import './currents.scss';
+import type { ChartEdge, ChartGraph, ChartNode } from './chartGraph.ts';
+import { edgePaths, edgeWidth } from './edgePaths.ts';
+import { firstLayout, keepLayout, keptLayout } from './layoutCache.ts';
+import { type ChartLayout, layoutChart, type Placed } from './layoutChart.ts';
+
+interface Props {
+  graph: ChartGraph;
+  selected: string | undefined;
+  onSelect: (position: string | undefined) => void;
+}
+
+const LEAST = 0.15;
+const MOST = 2;
+/** Below this a card cannot be read, so a big chart opens at its entries instead of whole. */
+const READABLE = 0.62;
+
+/** The map as currents: cards laid out by computation, flowing from entries on the left to outcomes on the right. */
+export function CurrentsChart({ graph, selected, onSelect }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const [layout, setLayout] = useState<{ of: ChartGraph; is: ChartLayout }>();
+  const [view, setView] = useState({ x: 0, y: 0, k: 1 });
+  const behavior = useRef<ZoomBehavior<SVGSVGElement, unknown>>(undefined);
+
+  useEffect(() => {
+    let current = true;
+    const kept = keptLayout(graph);
+    setLayout((last) => (kept || !last ? { of: graph, is: kept ?? firstLayout(graph) } : last));
+    if (!kept) {
+      void layoutChart(graph).then((is) => {
+        keepLayout(graph, is);
+        if (current) setLayout({ of: graph, is });
+      });
+    }
+    return () => {
+      current = false;
+    };
+  }, [graph]);
+
+  useEffect(() => {
+    if (!svg.current) return;
+    behavior.current = zoom<SVGSVGElement, unknown>()
+      .scaleExtent([LEAST, MOST])
+      .on('zoom', ({ transform }) => setView({ x: transform.x, y: transform.y, k: transform.k }));
+    select(svg.current).call(behavior.current).on('dblclick.zoom', null);
+  }, []);
+
+  const fit = (whole: boolean) => {
+    const element = svg.current;
+    if (!element || !layout || !behavior.current) return;
+    const { width, height } = element.getBoundingClientRect();
+    const all = Math.min(width / (layout.is.width + 40), height / (layout.is.height + 40), 1.15);
+    const k = whole ? Math.max(all, LEAST) : Math.max(all, READABLE);
+    const x = Math.max(20, (width - layout.is.width * k) / 2);
+    const y =
+      k > all ? Math.max(20, (height - layout.is.height * k) / 2) : (height - layout.is.height * k) / 2;
+    behavior.current.transform(select(element), zoomIdentity.translate(x, y).scale(k));
+  };
+  // Only a layout of another shape moves the view: an edit must not throw the coach about.
+  const shape = layout ? `${layout.is.computed} ${layout.of.nodes.map(({ id }) => id).join(' ')}` : '';
+  const fitted = useRef('');
+  useEffect(() => {
+    if (!layout || fitted.current === shape) return;
+    fitted.current = shape;
+    fit(false);
+  });
+  useHotkeys('f', () => fit(true));
+
+  const drawn = layout?.is;
+  const shown = layout?.of ?? graph;
+  const paths = useMemo(() => (layout ? edgePaths(layout.of.edges, layout.is.nodes) : undefined), [layout]);
+  const near = useMemo(() => neighbours(shown.edges, selected), [shown.edges, selected]);
+
+  return (
+    <svg
+      ref={svg}
+      className={`currents ${selected ? 'has-selection' : ''}`}
+      aria-label="Chart of the guard systems"
+      role="group"
+    >
+      <defs>
+        <pattern
+          id="swell"
+          width="120"
+          height="34"
+          patternUnits="userSpaceOnUse"
+          patternTransform={`translate(${view.x} ${view.y}) scale(${view.k})`}
+        >
+          <path d="M0 17 q15 -9 30 0 t30 0 t30 0 t30 0" className="swell" />
+        </pattern>
+        <marker
+          id="arrow"
+          viewBox="0 0 8 8"
+          refX="7"
+          refY="4"
+          markerWidth="7"
+          markerHeight="7"
+          orient="auto"
+          markerUnits="userSpaceOnUse"
+        >
+          <path d="M0 0 8 4 0 8Z" />
+        </marker>
+      </defs>
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: empty water; Escape does the same */}
+      <rect width="100%" height="100%" fill="url(#swell)" onClick={() => onSelect(undefined)} />
+      <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
+        {drawn &&
+          shown.edges.map((edge) => (
+            <EdgeLine key={edge.id} edge={edge} path={paths?.get(edge.id)} lit={near.edges.has(edge.id)} />
+          ))}
+        {drawn &&
+          shown.nodes.map((node) => {
+            const place = drawn.nodes.get(node.id);
+            const state = node.id === selected ? 'selected' : near.nodes.has(node.id) ? 'near' : '';
+            return (
+              place && <Card key={node.id} node={node} place={place} state={state} onSelect={onSelect} />
+            );
+          })}
+      </g>
+    </svg>
+  );
+}
+
+function neighbours(edges: readonly ChartEdge[], selected: string | undefined) {
+  const touching = edges.filter(({ from, to }) => from === selected || to === selected);
+  return {
+    edges: new Set(touching.map(({ id }) => id)),
+    nodes: new Set(touching.flatMap(({ from, to }) => [from, to])),
+  };
+}
+
+function EdgeLine({ edge, path, lit }: { edge: ChartEdge; path: string | undefined; lit: boolean }) {
+  if (!path) return null;
+  const best = Math.max(0, ...edge.exchanges.map(({ chance }) => chance));
+  const words = edge.drift
+    ? 'What waiting leads to'
+    : `${edge.exchanges.length} ${edge.exchanges.length === 1 ? 'exchange' : 'exchanges'}, best chance ${Math.round(best * 100)} %`;
+  return (
+    <path
+      d={path}
+      className={`edge ${edge.drift ? 'drift' : ''} ${edge.to.startsWith('outcome:') ? 'ending' : ''} ${lit ? 'lit' : ''}`}
+      strokeWidth={edge.drift ? 1.4 : edgeWidth(edge)}
+      markerEnd="url(#arrow)"
+    >
+      <title>{words}</title>
+    </path>
+  );
+}
+
+interface CardProps {
+  node: ChartNode;
+  place: Placed;
+  state: string;
+  onSelect: (position: string) => void;
+}
+
+function Card({ node, place, state, onSelect }: CardProps) {
+  const { x, y, width, height } = place;
+  if (node.kind === 'outcome') {
+    const sign = { own: '▲', top: '▼', even: '◆' }[node.good];
+    return (
+      <g className={`outcome ${node.good} ${state}`} transform={`translate(${x} ${y})`}>
+        <rect width={width} height={height} rx={height / 2} />
+        <foreignObject width={width} height={height}>
+          <div className="outcome-text">
+            <span aria-hidden>{sign}</span> {node.name}
+          </div>
+        </foreignObject>
+      </g>
+    );
+  }
+  const { position } = node;
+  const open = node.kind === 'position' ? node.holes.length : 0;
+  return (
+    <g transform={`translate(${x} ${y})`} className={`card-group ${node.kind} ${state}`}>
+      {open > 0 && (
+        <g className="hole" transform={`translate(${width} ${height - 14})`}>
+          <path d="M0 0h7m5 0h5" />
+          <circle cx="23" r="5" />
+          <title>{`${open} ${open === 1 ? 'reaction has' : 'reactions have'} no answer here`}</title>
+        </g>
+      )}
+      <foreignObject width={width} height={height}>
+        <button
+          type="button"
+          className={`position-card ${(position.entry ?? 0) > 0 ? 'is-entry' : ''}`}
+          aria-pressed={state === 'selected'}
+          onClick={() => onSelect(position.id)}
+        >
+          <span className="row-one">
+            {node.kind === 'position' && (
+              <LimbGlyph holds={position.holds} context={wordContext(position)} width={40} />
+            )}
+            <span className="name">{position.name}</span>
+          </span>
+          {node.kind === 'position' && (
+            <span className="row-two">
+              {(position.entry ?? 0) > 0 && <b>start</b>}
+              <span>
+                {node.moves} {node.moves === 1 ? 'move' : 'moves'}
+              </span>
+              {open > 0 && (
+                <span className="open-count">
+                  {open} {open === 1 ? 'hole' : 'holes'}
+                </span>
+              )}
+            </span>
+          )}
+        </button>
+      </foreignObject>
+    </g>
+  );
+}

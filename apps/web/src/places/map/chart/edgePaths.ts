@@ -1,0 +1,81 @@
+import { linkHorizontal } from 'd3-shape';
+import type { ChartEdge } from './chartGraph.ts';
+import type { Placed } from './layoutChart.ts';
+
+type Point = [number, number];
+interface Ends {
+  edge: ChartEdge;
+  from: Placed;
+  to: Placed;
+}
+
+const line = linkHorizontal<{ source: Point; target: Point }, Point>();
+const middle = ({ y, height }: Placed): number => y + height / 2;
+/** How far a line that does not move on swings out beside its cards. */
+const SWING = 46;
+
+/**
+ * A curve for every line. Lines leave a card on its right and enter on the left, spread along the edge in the
+ * order of where they go, so that they do not all meet in one point; lines back swing round.
+ */
+export function edgePaths(
+  edges: readonly ChartEdge[],
+  places: ReadonlyMap<string, Placed>,
+): Map<string, string> {
+  const drawn = edges.flatMap((edge): Ends[] => {
+    const [from, to] = [places.get(edge.from), places.get(edge.to)];
+    return from && to ? [{ edge, from, to }] : [];
+  });
+  const leave = ports(
+    drawn,
+    ({ edge }) => edge.from,
+    ({ to }) => middle(to),
+    ({ from }) => from,
+  );
+  const enter = ports(
+    drawn,
+    ({ edge }) => edge.to,
+    ({ from }) => middle(from),
+    ({ to }) => to,
+  );
+  return new Map(
+    drawn.map((ends) => [ends.edge.id, curve(ends, leave.get(ends.edge.id)!, enter.get(ends.edge.id)!)]),
+  );
+}
+
+/** The height at which each line touches its card. */
+function ports(
+  drawn: readonly Ends[],
+  card: (ends: Ends) => string,
+  towards: (ends: Ends) => number,
+  place: (ends: Ends) => Placed,
+): Map<string, number> {
+  const groups = new Map<string, Ends[]>();
+  for (const ends of drawn) groups.set(card(ends), [...(groups.get(card(ends)) ?? []), ends]);
+  const heights = new Map<string, number>();
+  for (const group of groups.values()) {
+    group.sort((a, b) => towards(a) - towards(b));
+    group.forEach((ends, i) => {
+      const { y, height } = place(ends);
+      heights.set(ends.edge.id, y + (height * (i + 1)) / (group.length + 1));
+    });
+  }
+  return heights;
+}
+
+function curve({ from, to }: Ends, y1: number, y2: number): string {
+  const x1 = from.x + from.width;
+  if (to.x > x1) return line({ source: [x1, y1], target: [to.x, y2] }) ?? '';
+  if (to.x + to.width > from.x) {
+    // The same column: out on the right and in on the right.
+    const x2 = to.x + to.width;
+    const x = Math.max(x1, x2) + SWING;
+    return `M${x1} ${y1} C${x} ${y1} ${x} ${y2} ${x2} ${y2}`;
+  }
+  const x2 = to.x + to.width;
+  return `M${from.x} ${y1} C${from.x - SWING} ${y1} ${x2 + SWING} ${y2} ${x2} ${y2}`;
+}
+
+/** How thick a line is: one exchange is thin, many are thick. */
+export const edgeWidth = ({ exchanges }: ChartEdge): number =>
+  1.2 + Math.log2(Math.max(1, exchanges.length)) * 1.4;

@@ -1,0 +1,72 @@
+import {
+  type Command,
+  type Exchange,
+  ExchangeSchema,
+  type GuardMap,
+  indexMap,
+  type Move,
+  MoveSchema,
+  type Position,
+  PositionSchema,
+  put,
+  type Reaction,
+  type ReactionRef,
+  ReactionSchema,
+} from '@aftersquall/core';
+import { newId } from '../../store/newId.ts';
+
+/** A position with a name, in the system one is looking at. The first of a map is where rounds start. */
+export function newPosition(map: GuardMap, name: string, system?: string): Position {
+  return PositionSchema.parse({
+    id: newId(name, indexMap(map).position.keys()),
+    name,
+    systems: system ? [system] : [],
+    ...(map.positions.length === 0 && { entry: 1 }),
+  });
+}
+
+/** A move of a position, sharing a look or with one of its own, which the position then gets too. */
+export function newMove(
+  map: GuardMap,
+  position: Position,
+  lookId?: string,
+): { commands: Command[]; move: Move } {
+  const id = newId(`${position.id}-move`, indexMap(map).move.keys());
+  const look =
+    lookId ??
+    newId(
+      'look',
+      position.looks.map((known) => known.id),
+    );
+  const move = MoveSchema.parse({ id, position: position.id, look, name: 'New move', kind: 'connect' });
+  const commands: Command[] = [put('move', move)];
+  if (!lookId) {
+    const looks = [
+      ...position.looks,
+      { id: look, name: 'New look', timing: 'hidden' as const, reactions: [] },
+    ];
+    commands.unshift(put('position', { ...position, looks }));
+  }
+  return { commands, move };
+}
+
+/** An answer to a reaction, half likely until somebody knows better, staying where it is until told where to. */
+export function newExchange(map: GuardMap, move: Move, reaction: ReactionRef | 'none'): Exchange {
+  const met = reaction === 'none' ? 'none' : reaction.id;
+  return ExchangeSchema.parse({
+    id: newId(`${move.id}--${met}`, indexMap(map).exchange.keys()),
+    move: move.id,
+    reaction,
+    to: { position: move.position },
+    chance: 0.5,
+    basis: 'coach',
+  });
+}
+
+export function newReaction(map: GuardMap, name: string): Reaction {
+  return ReactionSchema.parse({
+    id: newId(name, indexMap(map).reaction.keys()),
+    name,
+    group: 'posting & base',
+  });
+}

@@ -1,0 +1,54 @@
+import { type EntityKind, type EntityOf, type GuardMap, indexMap } from '@aftersquall/core';
+import { useCallback } from 'react';
+import { useSearchParams } from 'react-router';
+
+export type SheetKind = 'position' | 'move' | 'reaction' | 'exchange';
+export interface Selection {
+  kind: SheetKind;
+  id: string;
+}
+
+const KINDS: readonly EntityKind[] = ['position', 'move', 'reaction', 'exchange'];
+
+/** What is selected, kept in the address: it can be bookmarked, sent, and gone back from. */
+export function useSelection(): [Selection | undefined, (selection: Selection | undefined) => void] {
+  const [params, setParams] = useSearchParams();
+  const [kind, id] = (params.get('sel') ?? '').split(':');
+  const select = useCallback(
+    (next: Selection | undefined) =>
+      setParams((old) => {
+        if (next) old.set('sel', `${next.kind}:${next.id}`);
+        else old.delete('sel');
+        return old;
+      }),
+    [setParams],
+  );
+  const known = id && KINDS.includes(kind as EntityKind);
+  return [known ? { kind: kind as SheetKind, id } : undefined, select];
+}
+
+/** The position that a selection is about, so that chart and sheet agree. */
+export function positionOf(map: GuardMap, selection: Selection | undefined): string | undefined {
+  if (!selection) return undefined;
+  const index = indexMap(map);
+  const ofMove = (id: string) => index.move.get(id)?.position;
+  switch (selection.kind) {
+    case 'position':
+      return selection.id;
+    case 'move':
+      return ofMove(selection.id);
+    case 'exchange':
+      return ofMove(index.exchange.get(selection.id)?.move ?? '');
+    case 'reaction':
+      return undefined;
+  }
+}
+
+/** The selected thing itself, if it is still there. */
+export function selectedThing<K extends SheetKind>(
+  map: GuardMap,
+  kind: K,
+  id: string,
+): EntityOf<K> | undefined {
+  return indexMap(map)[kind].get(id) as EntityOf<K> | undefined;
+}

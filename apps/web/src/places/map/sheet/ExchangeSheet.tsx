@@ -1,0 +1,119 @@
+import { type Exchange, exchangeSeconds, indexMap, type Landing } from '@aftersquall/core';
+import {
+  landingChoices,
+  landingOf,
+  landingValue,
+  reactionChoices,
+  reactionOf,
+  reactionValue,
+} from '../../../components/fields/landingChoices.ts';
+import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
+import { SelectField } from '../../../components/fields/SelectField.tsx';
+import type { SheetProps } from './Sheet.tsx';
+import { useSaver } from './useSaver.ts';
+
+const BASES = [
+  { value: 'coach', name: "the coach's guess" },
+  { value: 'logged', name: 'the log' },
+  { value: 'blended', name: 'guess and log' },
+];
+
+export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) {
+  const index = indexMap(map);
+  const exchange = index.exchange.get(id);
+  const save = useSaver('exchange', exchange);
+  if (!exchange) return null;
+  const move = index.move.get(exchange.move)!;
+  const reaction = exchange.reaction === 'none' ? undefined : index.reaction.get(exchange.reaction.id);
+  const saveChance = (text: string) => {
+    const percent = readNumber(text.replace('%', ''));
+    if (percent === undefined || !(percent >= 0 && percent <= 100)) return 'Give a chance from 0 to 100 %.';
+    return save({ chance: percent / 100 });
+  };
+  return (
+    <>
+      <h2>
+        <button type="button" className="thing" onClick={() => select({ kind: 'move', id: move.id })}>
+          {move.name}
+        </button>
+      </h2>
+      <div className="fields mt-2">
+        <SelectField
+          label="Met by"
+          value={reactionValue(exchange.reaction)}
+          choices={[{ value: 'none', name: 'nothing: top is late' }, ...reactionChoices(map)]}
+          onChange={(value) => save({ reaction: reactionOf(value) })}
+        />
+        <SelectField
+          label="Leads to"
+          value={landingValue(exchange.to)}
+          choices={landingChoices(map)}
+          onChange={(value) => save({ to: landingOf(value) as Landing })}
+        />
+        <div className="two">
+          <SavedField
+            label="Chance"
+            type="number"
+            unit="%"
+            value={String(Math.round(exchange.chance * 1000) / 10)}
+            onSave={saveChance}
+          />
+          <SelectField
+            label="Known from"
+            value={exchange.basis ?? ''}
+            choices={[...(exchange.basis ? [] : [{ value: '', name: 'not said' }]), ...BASES]}
+            onChange={(basis) => save({ basis: basis as Exchange['basis'] })}
+          />
+        </div>
+        <SelectField
+          label="Failing that"
+          value={landingValue(exchange.otherwise)}
+          choices={[{ value: '', name: 'stays where it is' }, ...landingChoices(map)]}
+          onChange={(value) => save({ otherwise: landingOf(value) as Landing })}
+        />
+        <div className="two">
+          <SavedField
+            label="Takes"
+            type="number"
+            unit="s"
+            placeholder={String(exchangeSeconds(move, { ...exchange, seconds: undefined }))}
+            value={String(exchange.seconds ?? '')}
+            onSave={(text) => save({ seconds: readNumber(text) })}
+          />
+          {move.variants.length > 0 && (
+            <SelectField
+              label="Done as"
+              value={exchange.variant ?? ''}
+              choices={[
+                { value: '', name: 'any variant' },
+                ...move.variants.map((variant) => ({ value: variant.id, name: variant.name })),
+              ]}
+              onChange={(value) => save({ variant: value || undefined })}
+            />
+          )}
+        </div>
+        <SavedField
+          label="Note"
+          lines={2}
+          value={exchange.note ?? ''}
+          onSave={(text) => save({ note: text || undefined })}
+        />
+      </div>
+      {reaction && (
+        <>
+          <h3>
+            <button
+              type="button"
+              className="thing top"
+              onClick={() => select({ kind: 'reaction', id: reaction.id })}
+            >
+              {reaction.name}
+            </button>
+          </h3>
+          {reaction.feel && <p className="mb-1">Feels like: {reaction.feel}</p>}
+          {reaction.script && <p className="mb-0 soft">Partner: {reaction.script}</p>}
+        </>
+      )}
+    </>
+  );
+}

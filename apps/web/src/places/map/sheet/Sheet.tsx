@@ -1,0 +1,62 @@
+import './sheet.scss';
+import type { EntityKind, GuardMap } from '@aftersquall/core';
+import { indexMap, removeWithUsers } from '@aftersquall/core';
+import { Trash2, X } from 'lucide-react';
+import { changeMap, told } from '../../../store/mapSession.ts';
+import { useAppDispatch } from '../../../store/store.ts';
+import { positionOf, type Selection, selectedThing } from '../selection.ts';
+import { ExchangeSheet } from './ExchangeSheet.tsx';
+import { MoveSheet } from './MoveSheet.tsx';
+import { PositionSheet } from './PositionSheet.tsx';
+import { ReactionSheet } from './ReactionSheet.tsx';
+
+export interface SheetProps {
+  map: GuardMap;
+  select: (selection: Selection | undefined) => void;
+}
+
+/** Everything about the selected thing, to be read and changed. */
+export function Sheet({ map, selection, select }: SheetProps & { selection: Selection }) {
+  const dispatch = useAppDispatch();
+  const { kind, id } = selection;
+  const thing = selectedThing(map, kind, id);
+  const parent = kind === 'position' || kind === 'reaction' ? undefined : positionOf(map, selection);
+  const remove = () => {
+    const name = thing && 'name' in thing ? `“${thing.name}”` : `the ${kind}`;
+    dispatch(changeMap(removeWithUsers(map, kind as EntityKind, id)));
+    dispatch(told(`Removed ${name} and what hung on it.`));
+    select(parent ? { kind: 'position', id: parent } : undefined);
+  };
+  return (
+    <aside className="sheet" aria-label={`The ${kind}`}>
+      <div className="d-flex align-items-center gap-2 mb-2">
+        <span className="label-small">{kind}</span>
+        {parent && (
+          <button type="button" className="chip" onClick={() => select({ kind: 'position', id: parent })}>
+            in {indexMap(map).position.get(parent)?.name}
+          </button>
+        )}
+        <span className="ms-auto" />
+        {thing && (
+          <button
+            type="button"
+            className="bare"
+            aria-label={`Remove this ${kind}`}
+            title={`Remove this ${kind}`}
+            onClick={remove}
+          >
+            <Trash2 size={16} aria-hidden />
+          </button>
+        )}
+        <button type="button" className="bare" aria-label="Close the sheet" onClick={() => select(undefined)}>
+          <X size={18} aria-hidden />
+        </button>
+      </div>
+      {!thing && <p>It is not in the map any more. Undo brings it back.</p>}
+      {kind === 'position' && <PositionSheet key={id} id={id} map={map} select={select} />}
+      {kind === 'move' && <MoveSheet key={id} id={id} map={map} select={select} />}
+      {kind === 'reaction' && <ReactionSheet key={id} id={id} map={map} select={select} />}
+      {kind === 'exchange' && <ExchangeSheet key={id} id={id} map={map} select={select} />}
+    </aside>
+  );
+}

@@ -1,0 +1,205 @@
+import './mat.scss';
+import { type Block, type ClassPlan, type Segment, segmentStart } from '@aftersquall/core';
+import { ArrowLeft, Maximize, Pause, Play, RotateCcw, SkipBack, SkipForward } from 'lucide-react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, useParams } from 'react-router';
+import { Hazards } from '../../components/Hazards.tsx';
+import { useTheme } from '../../shell/useTheme.ts';
+import { refusalOf, useClassesQuery } from '../../store/api.ts';
+import { clock } from '../drills/clock.ts';
+import { type Run, useRun } from './useRun.ts';
+
+/** The class on the wall: one clock, one task, what comes next. */
+export function MatPlace() {
+  useTheme();
+  const { mapId = '', classId } = useParams();
+  const { data: classes, error, refetch } = useClassesQuery();
+  const mine = (classes ?? []).filter(({ plan }) => plan.map === mapId);
+  const stored = mine.find(({ plan }) => plan.id === classId);
+  if (stored) return <Running key={stored.plan.id} plan={stored.plan} />;
+  return (
+    <main className="mat-choose">
+      <Link to={`/${mapId}/drills`}>
+        <ArrowLeft size={18} aria-hidden /> Drills
+      </Link>
+      <h1>Which class runs?</h1>
+      {error && (
+        <p>
+          {refusalOf(error).message}{' '}
+          <button type="button" className="btn btn-now" onClick={() => void refetch()}>
+            Try again
+          </button>
+        </p>
+      )}
+      {classId && classes && <p>The class you asked for is not here any more.</p>}
+      {mine.map(({ plan }) => (
+        <Link key={plan.id} className="mat-class" to={`/${mapId}/mat/${plan.id}`}>
+          <b>{plan.name}</b>
+          <span>
+            {plan.minutes} min, {plan.blocks.length} blocks
+          </span>
+        </Link>
+      ))}
+      {classes && mine.length === 0 && (
+        <p>No class is saved for this map yet. Build one in Drills; it then waits here.</p>
+      )}
+    </main>
+  );
+}
+
+function Running({ plan }: { plan: ClassPlan }) {
+  const { mapId } = useParams();
+  const run = useRun(plan);
+  useHotkeys('space', run.toggle, { preventDefault: true });
+  useHotkeys('right', () => run.skip(1), { preventDefault: true });
+  useHotkeys('left', () => run.skip(-1), { preventDefault: true });
+  const segment = run.now && run.segments[run.now.index];
+  const block = segment && plan.blocks[segment.block];
+  return (
+    <main className={`mat ${segment?.kind ?? 'over'} ${run.running ? '' : 'paused'}`}>
+      <header>
+        <Link to={`/${mapId}/drills/${plan.id}`} aria-label="Leave the mat">
+          <ArrowLeft size={26} aria-hidden />
+        </Link>
+        <span className="class-name">{plan.name}</span>
+        <span className="spent">
+          {clock(run.elapsed)} of {clock(run.total)}
+        </span>
+      </header>
+      {segment && block ? (
+        <Now run={run} plan={plan} segment={segment} block={block} />
+      ) : (
+        <Over plan={plan} />
+      )}
+      <Controls run={run} />
+      <div className="progress-line" aria-hidden>
+        <i style={{ width: `${(run.elapsed / Math.max(1, run.total)) * 100}%` }} />
+      </div>
+    </main>
+  );
+}
+
+const TURN_WORDS = ['', 'Partner A on the bottom', 'Partner B on the bottom', 'Partner C on the bottom'];
+
+function Now({ run, plan, segment, block }: { run: Run; plan: ClassPlan; segment: Segment; block: Block }) {
+  const drilled = block.kind === 'rest' ? undefined : block;
+  const next = run.segments[run.now!.index + 1];
+  return (
+    <div className="now">
+      <div className="task">
+        <div className="kind">{headline(segment, block)}</div>
+        <div className="clock" role="timer" aria-label="Time left">
+          {clock(Math.ceil(run.now!.left - 1e-6))}
+        </div>
+        <div className="who">
+          {segment.turn > 0 && (
+            <>
+              <span>{segment.turns === 1 ? 'Alone' : TURN_WORDS[segment.turn]}</span>
+              <span className="side">{segment.side === 'first' ? 'Side as shown' : 'Other side'}</span>
+            </>
+          )}
+          {segment.kind === 'demo' && <span>Watch</span>}
+        </div>
+      </div>
+      <div className="brief">
+        <h1>{block.title}</h1>
+        {drilled && (
+          <>
+            <p className="reps">
+              {drilled.reps} {drilled.reps === 1 ? 'rep' : 'reps'}
+              {drilled.kind === 'setup' && ' of the set-up only'}
+            </p>
+            {drilled.links.length > 1 && (
+              <ol>
+                {drilled.links.map((link, place) => (
+                  <li key={`${link.exchange}-${place}`}>
+                    {link.move}
+                    {link.meets && <span className="top"> · {link.meets}</span>}
+                  </li>
+                ))}
+              </ol>
+            )}
+            <p>
+              <b className="own">Bottom</b> {drilled.bottom}
+            </p>
+            <p>
+              <b className="top">Top</b> {drilled.top}
+            </p>
+            {drilled.hazards.length > 0 && (
+              <p className="care">
+                <Hazards tags={drilled.hazards} /> Finish slowly. Release at the tap: hand, foot or voice.
+              </p>
+            )}
+          </>
+        )}
+        <p className="next">
+          Next: {next ? nextWords(next, segment, plan) : 'the end'}
+          {next && <span className="soft"> at {clock(segmentStart(run.segments, run.now!.index + 1))}</span>}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function headline(segment: Segment, block: Block): string {
+  if (segment.kind === 'demo') return 'Shown';
+  if (segment.kind === 'change') return 'Change over';
+  if (segment.kind === 'rest') return 'Rest';
+  return { setup: 'Set-ups', answer: 'Answer', chain: 'Chain', rest: 'Rest' }[block.kind];
+}
+
+function nextWords(next: Segment, now: Segment, plan: ClassPlan): string {
+  if (next.block !== now.block) return plan.blocks[next.block]!.title;
+  if (next.kind === 'change') return 'change over';
+  if (next.kind === 'work')
+    return `${TURN_WORDS[next.turn] ?? ''}, ${next.side === 'first' ? 'side as shown' : 'other side'}`;
+  return next.kind;
+}
+
+function Over({ plan }: { plan: ClassPlan }) {
+  return (
+    <div className="now done">
+      <h1>That was {plan.name}.</h1>
+      <p>
+        {plan.leftOver.length > 0
+          ? `${plan.leftOver.length} exchanges did not fit and wait for another class.`
+          : 'All of it was drilled.'}
+      </p>
+    </div>
+  );
+}
+
+function Controls({ run }: { run: Run }) {
+  return (
+    <div className="controls">
+      <button type="button" aria-label="Back" title="Back (←)" onClick={() => run.skip(-1)}>
+        <SkipBack aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="main"
+        aria-label={run.running ? 'Pause' : 'Start'}
+        title="Start and pause (Space)"
+        onClick={run.toggle}
+        disabled={!run.now}
+      >
+        {run.running ? <Pause aria-hidden /> : <Play aria-hidden />}
+        {run.running ? 'Pause' : run.elapsed > 0 ? 'Go on' : 'Start'}
+      </button>
+      <button type="button" aria-label="Next" title="Next (→)" onClick={() => run.skip(1)}>
+        <SkipForward aria-hidden />
+      </button>
+      <button type="button" aria-label="From the beginning" title="From the beginning" onClick={run.restart}>
+        <RotateCcw aria-hidden />
+      </button>
+      <button
+        type="button"
+        aria-label="Full screen"
+        title="Full screen"
+        onClick={() => void document.documentElement.requestFullscreen?.()}
+      >
+        <Maximize aria-hidden />
+      </button>
+    </div>
+  );
+}

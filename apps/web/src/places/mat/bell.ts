@@ -1,0 +1,58 @@
+export type Ring = 'start' | 'end' | 'warn';
+
+/** Something that can be heard at the edge of the mat. */
+export interface Bell {
+  /** Browsers let sound begin only after a touch; called on the first one. */
+  wake(): void;
+  ring(kind: Ring): void;
+}
+
+const NOTES: Record<Ring, { hertz: number; strokes: number; seconds: number }> = {
+  start: { hertz: 880, strokes: 1, seconds: 1.2 },
+  end: { hertz: 660, strokes: 3, seconds: 0.5 },
+  warn: { hertz: 1320, strokes: 2, seconds: 0.15 },
+};
+
+/** A struck bell from Web Audio: a tone with two overtones that dies away. */
+function audibleBell(context: AudioContext): Bell {
+  return {
+    wake: () => void context.resume(),
+    ring(kind) {
+      const { hertz, strokes, seconds } = NOTES[kind];
+      for (let stroke = 0; stroke < strokes; stroke++) {
+        const at = context.currentTime + stroke * seconds * 0.9;
+        for (const [overtone, loudness] of [
+          [1, 0.5],
+          [2.01, 0.25],
+          [3.03, 0.12],
+        ] as const) {
+          const tone = context.createOscillator();
+          const gain = context.createGain();
+          tone.frequency.value = hertz * overtone;
+          gain.gain.setValueAtTime(loudness, at);
+          gain.gain.exponentialRampToValueAtTime(0.001, at + seconds);
+          tone.connect(gain).connect(context.destination);
+          tone.start(at);
+          tone.stop(at + seconds);
+        }
+      }
+    },
+  };
+}
+
+/** Makes no sound but keeps count on the page, for rooms without a loudspeaker and for tests. */
+function silentBell(): Bell {
+  return {
+    wake: () => undefined,
+    ring(kind) {
+      const rings = document.documentElement.dataset.rings;
+      document.documentElement.dataset.rings = rings ? `${rings} ${kind}` : kind;
+    },
+  };
+}
+
+/** The bell this browser can give; silent where there is no sound or `aftersquall.bell` is set to `silent`. */
+export function createBell(): Bell {
+  const silent = localStorage.getItem('aftersquall.bell') === 'silent' || !('AudioContext' in window);
+  return silent ? silentBell() : audibleBell(new AudioContext());
+}

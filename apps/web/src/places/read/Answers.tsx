@@ -1,0 +1,174 @@
+import {
+  type GuardMap,
+  holdWords,
+  type Landing,
+  landingWords,
+  type Option,
+  type Position,
+  type Rank,
+  type Reading,
+  sided,
+  variantOf,
+  wordContext,
+} from '@aftersquall/core';
+import { ArrowRight, Link2, TriangleAlert, Unlink } from 'lucide-react';
+import { Link, useParams } from 'react-router';
+import { Hazards } from '../../components/Hazards.tsx';
+
+const RANK_WORDS: Record<Rank, string> = {
+  ready: 'Ready now',
+  'one-change': 'One change away',
+  'two-changes': 'Two changes away',
+  'not-from-here': 'Not from here',
+};
+
+interface Props {
+  map: GuardMap;
+  reading: Reading;
+  position: Position;
+  mirrored: boolean;
+  onTake: (landing: Landing) => void;
+}
+
+/** The answers in their ranks, and above them what the reaction and the apparel did to the holds. */
+export function Answers({ map, reading, position, mirrored, onTake }: Props) {
+  const context = wordContext(sided('position', position, mirrored));
+  const ranks = Object.keys(RANK_WORDS) as Rank[];
+  return (
+    <>
+      {reading.broken.length > 0 && (
+        <p className="mb-1">
+          <Unlink size={15} aria-hidden className="top" /> Gone:{' '}
+          {reading.broken.map((hold) => holdWords(hold, context)).join('; ')}.
+        </p>
+      )}
+      {reading.apparel.changed.length + reading.apparel.lost.length > 0 && (
+        <p className="soft small mb-1">
+          Without the jacket:{' '}
+          {[
+            ...reading.apparel.changed.map(
+              ({ to, by }) => `${by === 'top' ? 'top ' : ''}${holdWords(to, context, by)}`,
+            ),
+            ...reading.apparel.lost.map(({ hold, why }) => `no ${hold.target.part}, since ${why}`),
+          ].join('; ')}
+          .
+        </p>
+      )}
+      {!reading.apparel.available && <p className="hazard">{reading.apparel.why}.</p>}
+      {reading.options.length === 0 && <p>Bottom has no move here yet. Add one in the Map.</p>}
+      {ranks.map((rank) => {
+        const options = reading.options.filter((option) => option.rank === rank);
+        return (
+          options.length > 0 && (
+            <section key={rank} aria-label={RANK_WORDS[rank]}>
+              <h3 className={`rank ${rank}`}>{RANK_WORDS[rank]}</h3>
+              {options.map((option) => (
+                <AnswerCard
+                  key={option.move.id}
+                  map={map}
+                  option={option}
+                  position={position}
+                  mirrored={mirrored}
+                  onTake={onTake}
+                />
+              ))}
+            </section>
+          )
+        );
+      })}
+    </>
+  );
+}
+
+interface CardProps {
+  map: GuardMap;
+  option: Option;
+  position: Position;
+  mirrored: boolean;
+  onTake: (landing: Landing) => void;
+}
+
+function AnswerCard({ map, option, position, mirrored, onTake }: CardProps) {
+  const { mapId } = useParams();
+  const context = wordContext(sided('position', position, mirrored));
+  const { move, exchange } = option;
+  const variant = variantOf(move, exchange);
+  const say = (holds: Option['keeps']) => holds.map((hold) => holdWords(hold, context)).join('; ');
+  return (
+    <article className={`answer-card ${option.rank} ${option.legal ? '' : 'barred'}`}>
+      <div className="head">
+        <div>
+          <Link to={`/${mapId}/map?sel=move:${move.id}`} className="name">
+            {move.name}
+          </Link>
+          <span className="soft small">
+            {' '}
+            {move.kind}
+            {move.window === 'brief' && ', brief chance'}
+            {variant && `, ${variant.name}`}
+          </span>
+        </div>
+        <div
+          className="chance"
+          title={exchange ? "The coach's guess, until the log says more" : 'The map has no answer here'}
+        >
+          {option.chance === undefined ? '?' : Math.round(option.chance * 100)}
+          <small>{option.chance === undefined ? 'not written' : '% guess'}</small>
+        </div>
+      </div>
+      {option.missing.length > 0 && (
+        <p>
+          <b>Missing:</b> {option.missing.join('; ')}.
+        </p>
+      )}
+      {option.dropsKept.length > 0 && (
+        <p className="loud">
+          <TriangleAlert size={15} aria-hidden /> Lets go of what should be kept: {say(option.dropsKept)}.
+        </p>
+      )}
+      <dl>
+        {option.keeps.length > 0 && (
+          <>
+            <dt>Keep</dt>
+            <dd>{say(option.keeps)}</dd>
+          </>
+        )}
+        {option.takes.length > 0 && (
+          <>
+            <dt>
+              <Link2 size={13} aria-hidden /> Take
+            </dt>
+            <dd>{say(option.takes)}</dd>
+          </>
+        )}
+        {option.releases.length > 0 && (
+          <>
+            <dt>
+              <Unlink size={13} aria-hidden /> Let go
+            </dt>
+            <dd>{say(option.releases)}</dd>
+          </>
+        )}
+      </dl>
+      {option.rank === 'ready' && move.cues[0] && <p className="cue">“{move.cues[0]}”</p>}
+      <div className="foot">
+        <Hazards tags={option.hazards} />
+        {option.legalWhy && (
+          <span className={option.legal ? 'soft small' : 'hazard small'}>{option.legalWhy}.</span>
+        )}
+        <span className="soft small">
+          {option.holdChanges} hold {option.holdChanges === 1 ? 'change' : 'changes'}
+        </span>
+        {exchange && (
+          <button
+            type="button"
+            className={`btn btn-sm ${option.rank === 'ready' ? 'btn-now' : 'btn-plain'} ms-auto`}
+            onClick={() => onTake(exchange.to)}
+          >
+            <ArrowRight size={15} aria-hidden /> {landingWords(map, exchange.to)}
+          </button>
+        )}
+      </div>
+    </article>
+  );
+}

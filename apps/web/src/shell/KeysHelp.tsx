@@ -1,0 +1,51 @@
+import { Modal } from 'react-bootstrap';
+import { useLocation } from 'react-router';
+import { PLACES } from './places.ts';
+
+const EVERYWHERE: [string, string][] = [
+  ...PLACES.map(({ key, name }): [string, string] => [key, `Go to ${name}`]),
+  ['Ctrl Z', 'Undo'],
+  ['Ctrl Shift Z', 'Redo'],
+  ['?', 'These keys'],
+];
+const HERE: Record<string, [string, string][]> = {
+  map: [
+    ['N', 'New position'],
+    ['F', 'Fit the whole chart'],
+    ['Esc', 'Close the sheet'],
+  ],
+  read: [
+    ['F', 'Flip left and right'],
+    ['G', 'Gi or no-gi'],
+    ['Esc', 'Begin again'],
+  ],
+};
+
+/** The keys of the place one is in, and those that work everywhere. */
+export function KeysHelp({ show, onHide }: { show: boolean; onHide: () => void }) {
+  const place = useLocation().pathname.split('/')[2] ?? '';
+  const rows = [...(HERE[place] ?? []), ...EVERYWHERE];
+  return (
+    <Modal show={show} onHide={onHide} aria-labelledby="keys-title">
+      <Modal.Header closeButton>
+        <Modal.Title id="keys-title" as="h2">
+          Keys
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <table className="table table-sm mb-0">
+          <tbody>
+            {rows.map(([key, does]) => (
+              <tr key={key}>
+                <th scope="row" style={{ width: '9rem' }}>
+                  <kbd>{key}</kbd>
+                </th>
+                <td>{does}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Modal.Body>
+    </Modal>
+  );
+}

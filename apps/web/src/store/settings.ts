@@ -1,0 +1,43 @@
+import type { Apparel } from '@aftersquall/core';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+interface Settings {
+  theme: 'light' | 'dark';
+  apparel: Apparel;
+  rules: string;
+}
+
+const KEY = 'aftersquall.settings';
+const defaults: Settings = { theme: 'light', apparel: 'gi', rules: '' };
+
+function stored(): Settings {
+  try {
+    return { ...defaults, ...JSON.parse(localStorage.getItem(KEY) ?? '{}') };
+  } catch {
+    return defaults;
+  }
+}
+
+const slice = createSlice({
+  name: 'settings',
+  initialState: stored,
+  reducers: {
+    setTheme(settings, { payload }: PayloadAction<Settings['theme']>) {
+      settings.theme = payload;
+    },
+    setApparel(settings, { payload }: PayloadAction<Apparel>) {
+      settings.apparel = payload;
+    },
+    setRules(settings, { payload }: PayloadAction<string>) {
+      settings.rules = payload;
+    },
+  },
+});
+
+export const settings = slice.reducer;
+export const { setTheme, setApparel, setRules } = slice.actions;
+
+/** Keeps the settings for the next visit. */
+export function keepSettings(value: Settings): void {
+  localStorage.setItem(KEY, JSON.stringify(value));
+}

@@ -1,0 +1,60 @@
+import { expect, test } from './app.ts';
+
+test('any two of reps, minutes and seconds give the third, and bad numbers say why', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/drills`);
+  await page.getByLabel('Minutes').fill('3');
+  await page.getByLabel('All of Triangle locked').check();
+  await page.getByRole('button', { name: 'Build the class' }).click();
+  await expect(page.getByText('at least 5')).toBeVisible();
+  await page.getByLabel('Minutes').fill('45');
+  await page.getByRole('button', { name: 'Build the class' }).click();
+
+  await expect(page.getByLabel('Name')).toHaveValue('Triangle locked');
+  const block = page.getByRole('list').getByRole('listitem').first();
+  await expect(block).toContainText('strangle');
+  await block.getByLabel('Minutes of work').fill('4');
+  await page.keyboard.press('Enter');
+  const seconds = Number(await block.getByLabel('Seconds a rep').inputValue());
+  await expect(block.getByLabel('Reps each')).toHaveValue(String(Math.floor(240 / (4 * seconds))));
+  await block.getByLabel('Reps each').fill('0');
+  await page.keyboard.press('Enter');
+  await expect(block).toContainText('must be above zero');
+  await block.getByLabel('Reps each').fill('200');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('too long')).toBeVisible();
+  await expect(page.getByText('over', { exact: true }).first()).toBeVisible();
+});
+
+test('what does not fit is listed for another class, and a removed class comes back', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/drills`);
+  await page.getByLabel('Minutes').fill('20');
+  await page.getByRole('button', { name: /Cover all of Cross-sleeve/ }).click();
+  await page.getByRole('button', { name: 'Build the class' }).click();
+  await expect(page.getByRole('heading', { name: /Did not fit: \d+ for another class/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByRole('status')).toContainText('Removed');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { name: /Did not fit/ })).toBeVisible();
+});
+
+test('blocks are dragged into another order, also by keyboard', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/drills/tuesday`);
+  const blocks = page.getByRole('list').getByRole('listitem');
+  const before = await blocks.evaluateAll((items) => items.map((item) => item.getAttribute('aria-label')));
+  const grip = blocks.first().getByRole('button', { name: /^Drag/ });
+  await grip.focus();
+  await page.keyboard.press('Space');
+  await expect(grip).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(/was moved over droppable area/)).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(blocks.first()).toHaveAttribute('aria-label', before[1]!);
+  await page.reload();
+  await expect(blocks.nth(1)).toHaveAttribute('aria-label', before[0]!);
+});

@@ -1,0 +1,138 @@
+import { expect, test } from './app.ts';
+
+test('a map is begun from nothing, and every kind of thing survives a restart', async ({ page, empty }) => {
+  await page.goto(empty.url);
+  await page.getByRole('button', { name: 'Begin the map' }).click();
+  await expect(page.getByText('give it a name')).toBeVisible();
+  await page.getByLabel('Name of the map').fill('My half guard');
+  await page.getByRole('button', { name: 'Begin the map' }).click();
+  await expect(page.getByRole('heading', { name: 'An empty map' })).toBeVisible();
+
+  await page.keyboard.press('n');
+  await page.getByLabel('Name', { exact: true }).fill('Knee shield');
+  await page.keyboard.press('Enter');
+  const position = page.getByRole('complementary', { name: 'The position' });
+  await position
+    .getByRole('group', { name: 'Holds of bottom' })
+    .getByRole('button', { name: 'hold' })
+    .click();
+  await position.getByRole('button', { name: 'left hand', exact: true }).click();
+  await position.getByLabel('On', { exact: true }).selectOption('wrist');
+  await position.getByRole('button', { name: 'Add the hold' }).click();
+  await expect(position.getByText('left hand grips the near wrist')).toBeVisible();
+
+  // One hand on two holds is saved, flagged and named, never silently kept.
+  await position
+    .getByRole('group', { name: 'Holds of bottom' })
+    .getByRole('button', { name: 'hold', exact: true })
+    .click();
+  await position.getByRole('button', { name: 'left hand', exact: true }).click();
+  await position.getByLabel('On', { exact: true }).selectOption('ankle');
+  await position.getByRole('button', { name: 'Add the hold' }).click();
+  await expect(position.getByText('left hand holds the near wrist and the near ankle')).toBeVisible();
+  await expect(page.getByText('1 error')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('1 error')).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Reaction', exact: true }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Crossface');
+  await page.keyboard.press('Enter');
+  const reaction = page.getByRole('complementary', { name: 'The reaction' });
+  await reaction.getByLabel('How bottom feels it coming').fill('The shoulder comes under the chin.');
+  await page.keyboard.press('Tab');
+
+  await page.locator('button.position-card', { hasText: 'Knee shield' }).click();
+  await position.getByRole('button', { name: 'move with a look of its own' }).click();
+  const move = page.getByRole('complementary', { name: 'The move' });
+  await move.getByLabel('Name', { exact: true }).fill('Underhook and come up');
+  await page.keyboard.press('Enter');
+  await move.getByLabel('Add an answer').selectOption({ label: 'Crossface' });
+  const exchange = page.getByRole('complementary', { name: 'The exchange' });
+  await exchange.getByLabel('Leads to').selectOption({ label: 'on top in side control' });
+  await exchange.getByLabel('Chance').fill('140');
+  await page.keyboard.press('Enter');
+  await expect(exchange.getByText('Give a chance from 0 to 100 %.')).toBeVisible();
+  await exchange.getByLabel('Chance').fill('35');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+  await empty.stop();
+  await empty.start();
+  await page.goto(empty.url);
+  await page.locator('button.position-card', { hasText: 'Knee shield' }).click();
+  await expect(position.getByText('left hand grips the near wrist')).toBeVisible();
+  await expect(
+    position.getByRole('button', { name: 'Crossface → on top in side control 35 %' }),
+  ).toBeVisible();
+});
+
+test('a hole is seen as a gap and answered from the sheet', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/map?sel=position:x-guard`);
+  const sheet = page.getByRole('complementary', { name: 'The position' });
+  await expect(page.getByText('3 holes')).toBeVisible();
+  await sheet.getByRole('button', { name: 'Widens the base no answer yet' }).click();
+  await expect(page.getByRole('complementary', { name: 'The exchange' })).toBeVisible();
+  await expect(page.getByText('2 holes')).toBeVisible();
+});
+
+test('what is removed can be had back, and with it what hung on it', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/map?sel=position:triangle`);
+  await page.getByRole('button', { name: 'Remove this position' }).click();
+  await expect(page.locator('button.position-card', { hasText: 'Triangle locked' })).toHaveCount(0);
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('button.position-card', { hasText: 'Triangle locked' })).toBeVisible();
+  await page.locator('button.position-card', { hasText: 'Triangle locked' }).click();
+  await expect(page.getByText('Finish the triangle')).toBeVisible();
+});
+
+test('a change made elsewhere is shown beside ours, and neither is lost', async ({ page, demo, request }) => {
+  await page.goto(`${demo.url}/kelpwick/map?sel=position:triangle`);
+  const name = page.getByRole('complementary').getByLabel('Name', { exact: true });
+  await expect(name).toHaveValue('Triangle locked');
+  const { map } = await (await request.get(`${demo.url}/api/maps/kelpwick`)).json();
+  const value = map.positions.find(({ id }: { id: string }) => id === 'x-guard');
+  const other = { do: 'put', kind: 'position', value: { ...value, name: 'X from elsewhere' } };
+  await request.post(`${demo.url}/api/maps/kelpwick/changes`, { data: { revision: 1, commands: [other] } });
+
+  await name.fill('Triangle, mine');
+  await page.keyboard.press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'This map was changed elsewhere' });
+  await expect(dialog).toContainText('X from elsewhere');
+  await expect(dialog).toContainText('Triangle, mine');
+  await dialog.getByRole('button', { name: 'Make my change again' }).click();
+  await expect(page.locator('button.position-card', { hasText: 'X from elsewhere' })).toBeVisible();
+  await expect(page.locator('button.position-card', { hasText: 'Triangle, mine' })).toBeVisible();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  const saved = await (await request.get(`${demo.url}/api/maps/kelpwick`)).json();
+  expect(saved.revision).toBe(3);
+});
+
+test('with the server gone the change stays on screen, says so, and is saved later', async ({
+  page,
+  demo,
+  context,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/map?sel=position:triangle`);
+  const name = page.getByRole('complementary').getByLabel('Name', { exact: true });
+  await expect(name).toHaveValue('Triangle locked');
+  await context.setOffline(true);
+  await name.fill('Triangle offline');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Not saved: The server cannot be reached.');
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(name).toHaveValue('Triangle offline');
+});
+
+test('one system at a time, and the first cards within reach', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/map`);
+  await expect(page.locator('button.position-card').first()).toBeVisible();
+  const painted = await page.evaluate(() => performance.now());
+  console.log(`map of the demo on screen after ${Math.round(painted)} ms`);
+  await page.getByRole('button', { name: 'Collar and sleeve', exact: true }).click();
+  await expect(page).toHaveURL(/system=collar-and-sleeve/);
+  await expect(page.locator('.card-group.position')).toHaveCount(6);
+  await expect(page.locator('.card-group.gate').first()).toBeVisible();
+});
