@@ -21,7 +21,7 @@ export default defineConfig({
   testDir: 'e2e',
   fullyParallel: false,
   workers: 1,
-  timeout: 60_000,
+  timeout: 180_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],
   use: { ...browser, viewport: { width: 1280, height: 800 }, trace: 'retain-on-failure' },

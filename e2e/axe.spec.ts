@@ -1,10 +1,10 @@
-import AxeBuilder from '@axe-core/playwright';
+import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from './app.ts';
 
 const PLACES = [
-  'map?sel=position:collar-sleeve',
-  'map?sel=move:finish-lock',
-  'map?sel=reaction:strip-collar',
+  'map?sel=position.collar-sleeve',
+  'map?sel=move.finish-lock',
+  'map?sel=reaction.strip-collar',
   'read?at=collar-sleeve&met=strip-collar',
   'drills',
   'drills/tuesday',

@@ -19,7 +19,9 @@ test('a map is begun from nothing, and every kind of thing survives a restart', 
   await position.getByRole('button', { name: 'left hand', exact: true }).click();
   await position.getByLabel('On', { exact: true }).selectOption('wrist');
   await position.getByRole('button', { name: 'Add the hold' }).click();
-  await expect(position.getByText('left hand grips the near wrist')).toBeVisible();
+  await expect(
+    position.getByText('left hand grips the near wrist (same-side)', { exact: true }),
+  ).toBeVisible();
 
   // One hand on two holds is saved, flagged and named, never silently kept.
   await position
@@ -35,7 +37,7 @@ test('a map is begun from nothing, and every kind of thing survives a restart', 
   await expect(page.getByText('1 error')).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Reaction', exact: true }).click();
-  await page.getByLabel('Name', { exact: true }).fill('Crossface');
+  await page.getByRole('dialog').getByLabel('Name').fill('Crossface');
   await page.keyboard.press('Enter');
   const reaction = page.getByRole('complementary', { name: 'The reaction' });
   await reaction.getByLabel('How bottom feels it coming').fill('The shoulder comes under the chin.');
@@ -60,14 +62,16 @@ test('a map is begun from nothing, and every kind of thing survives a restart', 
   await empty.start();
   await page.goto(empty.url);
   await page.locator('button.position-card', { hasText: 'Knee shield' }).click();
-  await expect(position.getByText('left hand grips the near wrist')).toBeVisible();
+  await expect(
+    position.getByText('left hand grips the near wrist (same-side)', { exact: true }),
+  ).toBeVisible();
   await expect(
     position.getByRole('button', { name: 'Crossface → on top in side control 35 %' }),
   ).toBeVisible();
 });
 
 test('a hole is seen as a gap and answered from the sheet', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map?sel=position:x-guard`);
+  await page.goto(`${demo.url}/kelpwick/map?sel=position.x-guard`);
   const sheet = page.getByRole('complementary', { name: 'The position' });
   await expect(page.getByText('3 holes')).toBeVisible();
   await sheet.getByRole('button', { name: 'Widens the base no answer yet' }).click();
@@ -76,7 +80,7 @@ test('a hole is seen as a gap and answered from the sheet', async ({ page, demo 
 });
 
 test('what is removed can be had back, and with it what hung on it', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map?sel=position:triangle`);
+  await page.goto(`${demo.url}/kelpwick/map?sel=position.triangle`);
   await page.getByRole('button', { name: 'Remove this position' }).click();
   await expect(page.locator('button.position-card', { hasText: 'Triangle locked' })).toHaveCount(0);
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
@@ -86,7 +90,7 @@ test('what is removed can be had back, and with it what hung on it', async ({ pa
 });
 
 test('a change made elsewhere is shown beside ours, and neither is lost', async ({ page, demo, request }) => {
-  await page.goto(`${demo.url}/kelpwick/map?sel=position:triangle`);
+  await page.goto(`${demo.url}/kelpwick/map?sel=position.triangle`);
   const name = page.getByRole('complementary').getByLabel('Name', { exact: true });
   await expect(name).toHaveValue('Triangle locked');
   const { map } = await (await request.get(`${demo.url}/api/maps/kelpwick`)).json();
@@ -112,7 +116,7 @@ test('with the server gone the change stays on screen, says so, and is saved lat
   demo,
   context,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/map?sel=position:triangle`);
+  await page.goto(`${demo.url}/kelpwick/map?sel=position.triangle`);
   const name = page.getByRole('complementary').getByLabel('Name', { exact: true });
   await expect(name).toHaveValue('Triangle locked');
   await context.setOffline(true);

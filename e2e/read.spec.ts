@@ -10,7 +10,9 @@ test('three taps from cold to an answer; sides and jackets are one key', async (
   await expect(choke).toContainText('strangle');
 
   await page.keyboard.press('f');
-  await expect(page.getByText('left hand grips the near collar (cross, deep)')).toBeVisible();
+  await expect(
+    page.getByText('left hand grips the near collar (cross, deep)', { exact: true }),
+  ).toBeVisible();
   await expect(page).toHaveURL(/side=other/);
   await expect(choke).toContainText('Missing');
 

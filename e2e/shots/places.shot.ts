@@ -7,7 +7,7 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
   await expect(page.getByRole('button', { name: 'Cross-sleeve guard' })).toBeVisible();
   await page.screenshot(shot('map'));
 
-  await page.goto(`${demo.url}/kelpwick/map?sel=position:collar-sleeve`);
+  await page.goto(`${demo.url}/kelpwick/map?sel=position.collar-sleeve`);
   await expect(page.getByRole('complementary')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Cross-sleeve guard' })).toBeVisible();
   await page.screenshot(shot('map-sheet'));

@@ -19,6 +19,8 @@ export async function createApp({ databaseFile, webFolder }: AppOptions): Promis
     // Until it runs, what goes wrong is told by whoever starts it.
     logger: false,
     abortOnError: false,
+    // A closing server does not wait for browsers that only keep their line open.
+    forceCloseConnections: true,
   });
   app.useLogger(['error', 'warn']);
   app.use(

@@ -4,6 +4,7 @@ export function newId(name: string, taken: Iterable<string>): string {
   const stem =
     name
       .normalize('NFKD')
+      .replace(/\p{M}/gu, '')
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '')

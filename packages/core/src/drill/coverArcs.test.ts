@@ -5,7 +5,7 @@ import { bruteForceCover } from '../testing/bruteForceCover.ts';
 import { coverLp } from '../testing/coverLp.ts';
 import { randomCover } from '../testing/randomCover.ts';
 import { smallMap } from '../testing/smallMap.ts';
-import { type Cover, type CoverInput, coverArcs } from './coverArcs.ts';
+import { type Cover, type CoverInput, coverArcs, coverBound } from './coverArcs.ts';
 import { coverChains } from './coverChains.ts';
 
 interface Solver {
@@ -92,7 +92,8 @@ describe('coverArcs', () => {
       });
       const { ObjectiveValue, Status } = highs.solve(coverLp(input));
       expect(Status).toBe('Optimal');
-      expect(coverArcs({ ...input, maxNodes: 1 }).bound).toBeCloseTo(ObjectiveValue, 6);
+      expect(coverBound(input)).toBeCloseTo(ObjectiveValue, 6);
+      expect(coverArcs({ ...input, maxNodes: 1 }).bound).toBe(coverBound(input));
     }
   });
 

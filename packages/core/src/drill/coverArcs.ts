@@ -36,7 +36,7 @@ export function coverArcs(input: CoverInput): Cover {
   const problem = coverProblem(input);
   const maxNodes = input.maxNodes ?? DEFAULT_MAX_NODES;
   const root: Branch = {
-    decisions: { arcs: new Int8Array(problem.from.length), starts: new Int8Array(problem.nodes) },
+    decisions: undecidedYet(problem),
     prices: { arcs: problem.seconds, starts: problem.startCost },
     paid: 0,
     bound: 0,
@@ -61,6 +61,21 @@ export function coverArcs(input: CoverInput): Cover {
   }));
   return { chains, cost: best.cost, bound: flowOnly.cost, proved, nodes };
 }
+
+/**
+ * The flow bound alone: no cover can be cheaper, and where no closed walk is left without a start it is the cost.
+ * @throws RangeError as `coverArcs` does.
+ */
+export function coverBound(input: CoverInput): number {
+  const problem = coverProblem(input);
+  return coverFlow(problem, undecidedYet(problem), { arcs: problem.seconds, starts: problem.startCost })!
+    .cost;
+}
+
+const undecidedYet = (problem: CoverProblem): Decisions => ({
+  arcs: new Int8Array(problem.from.length),
+  starts: new Int8Array(problem.nodes),
+});
 
 interface Branch {
   decisions: Decisions;

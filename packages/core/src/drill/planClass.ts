@@ -155,7 +155,8 @@ function blocksOf(
     const reps = repsOf(chain);
     const blocks: DrilledBlock[] = [];
     const prefix = chain.exchanges.slice(0, chain.setup);
-    const key = prefix.map(({ id }) => id).join(' ');
+    // The same grips against another reaction are the same set-up.
+    const key = prefix.map(({ move }) => move).join(' ');
     if (share > 0 && prefix.length > 0 && prefix.length < chain.exchanges.length && !setUp.has(key)) {
       setUp.add(key);
       blocks.push({

@@ -191,45 +191,47 @@ function PositionGoals({ map, name, exchanges, chosen, flip, apparel }: GoalsPro
   const count = exchanges.filter(({ id }) => chosen.has(id)).length;
   const ids = exchanges.map(({ id }) => id);
   return (
-    <details>
-      <summary>
-        <input
-          type="checkbox"
-          className="form-check-input"
-          aria-label={`All of ${name}`}
-          checked={count === ids.length}
-          ref={(box) => {
-            if (box) box.indeterminate = count > 0 && count < ids.length;
-          }}
-          onChange={() => flip(ids)}
-        />{' '}
-        {name}{' '}
-        <span className="soft small">
-          {count} of {ids.length}
-        </span>
-      </summary>
-      {exchanges.map((exchange) => {
-        const fits = playable(map, exchange, apparel);
-        return (
-          <label key={exchange.id} className="goal-exchange">
-            <input
-              type="checkbox"
-              className="form-check-input"
-              checked={chosen.has(exchange.id)}
-              onChange={() => flip([exchange.id])}
-            />
-            <span>
-              {index.move.get(exchange.move)?.name}
-              {exchange.reaction !== 'none' && (
-                <span className="top"> · {index.reaction.get(exchange.reaction.id)?.name}</span>
-              )}
-              <span className="soft"> → {landingWords(map, exchange.to)}</span>
-              {!fits && <span className="soft small"> (not {apparel})</span>}
-            </span>
-          </label>
-        );
-      })}
-    </details>
+    <div className="goal-position">
+      <input
+        type="checkbox"
+        className="form-check-input"
+        aria-label={`All of ${name}`}
+        checked={count === ids.length}
+        ref={(box) => {
+          if (box) box.indeterminate = count > 0 && count < ids.length;
+        }}
+        onChange={() => flip(ids)}
+      />
+      <details>
+        <summary>
+          {name}{' '}
+          <span className="soft small">
+            {count} of {ids.length}
+          </span>
+        </summary>
+        {exchanges.map((exchange) => {
+          const fits = playable(map, exchange, apparel);
+          return (
+            <label key={exchange.id} className="goal-exchange">
+              <input
+                type="checkbox"
+                className="form-check-input"
+                checked={chosen.has(exchange.id)}
+                onChange={() => flip([exchange.id])}
+              />
+              <span>
+                {index.move.get(exchange.move)?.name}
+                {exchange.reaction !== 'none' && (
+                  <span className="top"> · {index.reaction.get(exchange.reaction.id)?.name}</span>
+                )}
+                <span className="soft"> → {landingWords(map, exchange.to)}</span>
+                {!fits && <span className="soft small"> (not {apparel})</span>}
+              </span>
+            </label>
+          );
+        })}
+      </details>
+    </div>
   );
 }
 

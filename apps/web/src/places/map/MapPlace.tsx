@@ -1,5 +1,5 @@
 import './map.scss';
-import { batch, type Command, NameSchema, put, validateMap } from '@aftersquall/core';
+import { batch, type Command, NameSchema, put, type System, validateMap } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus, Redo2, Undo2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -8,6 +8,7 @@ import { useForm } from 'react-hook-form';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { z } from 'zod';
+import { SelectField } from '../../components/fields/SelectField.tsx';
 import { SaveState } from '../../shell/SaveState.tsx';
 import { changeMap, redoChange, selectMap, selectSession, undoChange } from '../../store/mapSession.ts';
 import { newId } from '../../store/newId.ts';
@@ -72,30 +73,12 @@ export function MapPlace() {
     <>
       <header className="place-bar">
         <h1>{map.name}</h1>
-        <div className="chip-field" role="group" aria-label="Guard system shown">
-          <button
-            type="button"
-            className={`chip ${system ? '' : 'on'}`}
-            aria-pressed={!system}
-            onClick={() => showSystem('')}
-          >
-            All
-          </button>
-          {map.systems.map(({ id, name }) => (
-            <button
-              key={id}
-              type="button"
-              className={`chip ${system === id ? 'on' : ''}`}
-              aria-pressed={system === id}
-              onClick={() => showSystem(id)}
-            >
-              {name}
-            </button>
-          ))}
-          <button type="button" className="chip" onClick={() => setNaming('system')}>
-            <Plus size={13} aria-hidden /> system
-          </button>
-        </div>
+        <SystemChoice
+          systems={map.systems}
+          system={system}
+          onShow={showSystem}
+          onNew={() => setNaming('system')}
+        />
         <span className="push soft small">
           <b>
             {open} {open === 1 ? 'hole' : 'holes'}
@@ -159,6 +142,46 @@ export function MapPlace() {
       </div>
       {naming && <NameDialog title={TITLES[naming]} onName={create} onHide={() => setNaming(undefined)} />}
     </>
+  );
+}
+
+interface SystemProps {
+  systems: readonly System[];
+  system: string;
+  onShow: (id: string) => void;
+  onNew: () => void;
+}
+
+/** Chips while they fit on a line, a list once they do not. */
+function SystemChoice({ systems, system, onShow, onNew }: SystemProps) {
+  const choices = [{ id: '', name: 'All' }, ...systems];
+  return (
+    <div className="chip-field" role="group" aria-label="Guard system shown">
+      {systems.length > 4 ? (
+        <SelectField
+          label="Guard system"
+          hideLabel
+          value={system}
+          choices={choices.map(({ id, name }) => ({ value: id, name: id ? name : 'All systems' }))}
+          onChange={onShow}
+        />
+      ) : (
+        choices.map(({ id, name }) => (
+          <button
+            key={id}
+            type="button"
+            className={`chip ${system === id ? 'on' : ''}`}
+            aria-pressed={system === id}
+            onClick={() => onShow(id)}
+          >
+            {name}
+          </button>
+        ))
+      )}
+      <button type="button" className="chip" onClick={onNew}>
+        <Plus size={13} aria-hidden /> system
+      </button>
+    </div>
   );
 }
 

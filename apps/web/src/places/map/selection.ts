@@ -13,11 +13,11 @@ const KINDS: readonly EntityKind[] = ['position', 'move', 'reaction', 'exchange'
 /** What is selected, kept in the address: it can be bookmarked, sent, and gone back from. */
 export function useSelection(): [Selection | undefined, (selection: Selection | undefined) => void] {
   const [params, setParams] = useSearchParams();
-  const [kind, id] = (params.get('sel') ?? '').split(':');
+  const [kind, id] = (params.get('sel') ?? '').split('.');
   const select = useCallback(
     (next: Selection | undefined) =>
       setParams((old) => {
-        if (next) old.set('sel', `${next.kind}:${next.id}`);
+        if (next) old.set('sel', `${next.kind}.${next.id}`);
         else old.delete('sel');
         return old;
       }),

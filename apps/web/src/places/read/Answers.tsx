@@ -98,7 +98,7 @@ function AnswerCard({ map, option, position, mirrored, onTake }: CardProps) {
     <article className={`answer-card ${option.rank} ${option.legal ? '' : 'barred'}`}>
       <div className="head">
         <div>
-          <Link to={`/${mapId}/map?sel=move:${move.id}`} className="name">
+          <Link to={`/${mapId}/map?sel=move.${move.id}`} className="name">
             {move.name}
           </Link>
           <span className="soft small">

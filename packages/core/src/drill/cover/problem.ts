@@ -37,30 +37,38 @@ export function coverProblem(input: CoverInput): CoverProblem {
   if (numbers.size !== input.positions.length) throw new RangeError('a position is named twice');
   const ids = new Set(input.arcs.map((arc) => arc.id));
   if (ids.size !== input.arcs.length) throw new RangeError('an arc id is used twice');
-  const nodeOf = (position: string, what: string): number => {
+  const nodeOf = (position: string, namedBy: string): number => {
     const number = numbers.get(position);
     if (number === undefined)
-      throw new RangeError(`${what} names the position "${position}", which is not listed`);
+      throw new RangeError(`"${namedBy}" names the position "${position}", which is not listed`);
     return number;
   };
-  const seconds = (value: number, what: string): number => {
-    if (!(value >= 0 && Number.isFinite(value))) throw new RangeError(`${what} takes ${value} seconds`);
-    return value;
+  const checked = (seconds: number, of: string): number => {
+    if (!(seconds >= 0 && Number.isFinite(seconds))) throw new RangeError(`"${of}" takes ${seconds} seconds`);
+    return seconds;
   };
   const ends = input.positions.length;
-  const cold = seconds(input.coldStartSeconds, 'a cold start');
-  const startCost = new Float64Array(ends).fill(seconds(input.resetSeconds, 'a reset') + cold);
-  for (const entry of input.entries) startCost[nodeOf(entry, 'an entry')] = input.resetSeconds;
+  const reset = checked(input.resetSeconds, 'reset');
+  const startCost = new Float64Array(ends).fill(reset + checked(input.coldStartSeconds, 'cold start'));
+  for (const entry of input.entries) startCost[nodeOf(entry, 'entries')] = reset;
+  const count = input.arcs.length;
   const problem: CoverProblem = {
     nodes: ends,
     ends,
-    from: Int32Array.from(input.arcs, (arc) => nodeOf(arc.from, `arc "${arc.id}"`)),
-    to: Int32Array.from(input.arcs, (arc) => (arc.to === null ? ends : nodeOf(arc.to, `arc "${arc.id}"`))),
-    seconds: Float64Array.from(input.arcs, (arc) => seconds(arc.seconds, `arc "${arc.id}"`)),
-    must: Uint8Array.from(input.arcs, (arc) => Number(arc.mustCover)),
+    from: new Int32Array(count),
+    to: new Int32Array(count),
+    seconds: new Float64Array(count),
+    must: new Uint8Array(count),
     startCost,
-    whole: false,
+    whole: startCost.every(Number.isInteger),
   };
-  problem.whole = [...problem.seconds, ...startCost].every(Number.isInteger);
+  for (let i = 0; i < count; i++) {
+    const { id, from, to, seconds, mustCover } = input.arcs[i]!;
+    problem.from[i] = nodeOf(from, id);
+    problem.to[i] = to === null ? ends : nodeOf(to, id);
+    problem.seconds[i] = checked(seconds, id);
+    problem.must[i] = Number(mustCover);
+    problem.whole &&= Number.isInteger(seconds);
+  }
   return problem;
 }

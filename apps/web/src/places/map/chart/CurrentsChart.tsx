@@ -73,9 +73,8 @@ export function CurrentsChart({ graph, selected, onSelect }: Props) {
   useHotkeys('f', () => fit(true));
 
   const drawn = layout?.is;
-  const shown = layout?.of ?? graph;
-  const paths = useMemo(() => (layout ? edgePaths(layout.of.edges, layout.is.nodes) : undefined), [layout]);
-  const near = useMemo(() => neighbours(shown.edges, selected), [shown.edges, selected]);
+  const paths = useMemo(() => (drawn ? edgePaths(graph.edges, drawn.nodes) : undefined), [graph, drawn]);
+  const near = useMemo(() => neighbours(graph.edges, selected), [graph.edges, selected]);
 
   return (
     <svg
@@ -111,11 +110,11 @@ export function CurrentsChart({ graph, selected, onSelect }: Props) {
       <rect width="100%" height="100%" fill="url(#swell)" onClick={() => onSelect(undefined)} />
       <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
         {drawn &&
-          shown.edges.map((edge) => (
+          graph.edges.map((edge) => (
             <EdgeLine key={edge.id} edge={edge} path={paths?.get(edge.id)} lit={near.edges.has(edge.id)} />
           ))}
         {drawn &&
-          shown.nodes.map((node) => {
+          graph.nodes.map((node) => {
             const place = drawn.nodes.get(node.id);
             const state = node.id === selected ? 'selected' : near.nodes.has(node.id) ? 'near' : '';
             return (

@@ -1,0 +1,48 @@
+import { applyCommand, batch, emptyMap, put, validateMap } from '@aftersquall/core';
+import { expect, it } from 'vitest';
+import {
+  landingOf,
+  landingValue,
+  reactionOf,
+  reactionValue,
+} from '../../components/fields/landingChoices.ts';
+import { newId } from '../../store/newId.ts';
+import { newExchange, newMove, newPosition, newReaction } from './newThings.ts';
+
+it('makes ids of names, never the same twice', () => {
+  expect(newId('Knee cut', [])).toBe('knee-cut');
+  expect(newId('Knee cut', ['knee-cut', 'knee-cut-2'])).toBe('knee-cut-3');
+  expect(newId('  Balão  ', [])).toBe('balao');
+  expect(newId('半分', [])).toBe('item');
+});
+
+it('builds a map from nothing by commands that are all accepted', () => {
+  let map = emptyMap('mine', 'Mine');
+  const position = newPosition(map, 'Knee shield');
+  expect(position.entry).toBe(1);
+  map = applyCommand(map, put('position', position)).map;
+  const reaction = newReaction(map, 'Crossface');
+  map = applyCommand(map, put('reaction', reaction)).map;
+  const { commands, move } = newMove(map, position);
+  map = applyCommand(map, batch(commands)).map;
+  const exchange = newExchange(map, move, { id: reaction.id });
+  map = applyCommand(map, put('exchange', exchange)).map;
+  expect(map.positions[0]!.looks).toHaveLength(1);
+  expect(exchange).toMatchObject({ move: move.id, reaction: { id: 'crossface' }, basis: 'coach' });
+  expect(validateMap(map).filter(({ severity }) => severity === 'error')).toEqual([]);
+  expect(newPosition(map, 'Knee shield')).toMatchObject({ id: 'knee-shield-2' });
+});
+
+it('reads landings and reactions back from what a select holds', () => {
+  for (const landing of [
+    { outcome: 'back' as const },
+    { position: 'p' },
+    { position: 'p', mirrored: true },
+  ]) {
+    expect(landingOf(landingValue(landing))).toEqual(landing);
+  }
+  expect(landingOf('')).toBeUndefined();
+  for (const reaction of ['none' as const, { id: 'r' }, { id: 'r', mirrored: true }]) {
+    expect(reactionOf(reactionValue(reaction))).toEqual(reaction);
+  }
+});
