@@ -1,7 +1,7 @@
 import loadHighs from 'highs';
 import { coverArcs, coverBound } from '../packages/core/dist/index.js';
-import { coverLp } from '../packages/core/src/testing/coverLp.ts';
-import { randomCover } from '../packages/core/src/testing/randomCover.ts';
+import { coverLp } from '../packages/core/src/test/coverLp.ts';
+import { randomCover } from '../packages/core/src/test/randomCover.ts';
 import { median, timed } from './timed.ts';
 
 interface Solver {

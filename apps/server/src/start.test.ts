@@ -6,7 +6,7 @@ import path from 'node:path';
 import { expect, it } from 'vitest';
 import { createApp } from './createApp.ts';
 import { plainReason } from './plainReason.ts';
-import { openApp } from './testing/openApp.ts';
+import { openApp } from './test/openApp.ts';
 
 const reasonOf = async (run: () => Promise<unknown>, port = 4700, databaseFile = 'x.db') => {
   const error = await run().then(

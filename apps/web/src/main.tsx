@@ -6,7 +6,11 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { router } from './router.tsx';
-import { store } from './store/store.ts';
+import { keepSettings } from './store/settings.ts';
+import { createStore } from './store/store.ts';
+
+const store = createStore();
+store.subscribe(() => keepSettings(store.getState().settings));
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

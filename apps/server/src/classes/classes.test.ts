@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { openApp, type TestApp } from '../testing/openApp.ts';
+import { openApp, type TestApp } from '../test/openApp.ts';
 
 let test: TestApp;
 beforeEach(async () => {

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { type GuardMap, MapSchema, printMapFile } from '@aftersquall/core';
 import { DataSource } from 'typeorm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { openApp, type TestApp } from '../testing/openApp.ts';
+import { openApp, type TestApp } from '../test/openApp.ts';
 
 let test: TestApp;
 beforeEach(async () => {

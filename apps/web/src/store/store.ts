@@ -2,9 +2,10 @@ import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/t
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.ts';
 import { mapSession } from './mapSession.ts';
-import { keepSettings, settings } from './settings.ts';
+import { settings } from './settings.ts';
 
-const createStore = () =>
+/** A store of its own: the application has one, every test makes one. */
+export const createStore = () =>
   configureStore({
     reducer: { [api.reducerPath]: api.reducer, mapSession, settings },
     middleware: (defaults) =>
@@ -12,10 +13,8 @@ const createStore = () =>
       defaults({ immutableCheck: false, serializableCheck: false }).concat(api.middleware),
   });
 
-export const store = createStore();
-store.subscribe(() => keepSettings(store.getState().settings));
-
-export type RootState = ReturnType<typeof store.getState>;
+export type Store = ReturnType<typeof createStore>;
+export type RootState = ReturnType<Store['getState']>;
 export type AppThunk<T = void> = ThunkAction<T, RootState, unknown, UnknownAction>;
-export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+export const useAppDispatch = useDispatch.withTypes<Store['dispatch']>();
 export const useAppSelector = useSelector.withTypes<RootState>();

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { GuardMap } from '../model/map.ts';
-import { smallMap } from '../testing/smallMap.ts';
+import { smallMap } from '../test/smallMap.ts';
 import { validateMap } from './validateMap.ts';
 
 const change = (edit: (map: GuardMap) => void): GuardMap => {

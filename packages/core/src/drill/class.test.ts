@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { smallMap } from '../testing/smallMap.ts';
+import { smallMap } from '../test/smallMap.ts';
 import { type Block, BlockSchema, ClassSchema } from './block.ts';
 import { blockTime, classSeconds, largestGroup } from './blockTime.ts';
 import { chooseWithin } from './chooseWithin.ts';

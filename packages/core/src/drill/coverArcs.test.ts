@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
-import { bruteForceCover } from '../testing/bruteForceCover.ts';
-import { coverLp } from '../testing/coverLp.ts';
-import { randomCover } from '../testing/randomCover.ts';
-import { smallMap } from '../testing/smallMap.ts';
+import { bruteForceCover } from '../test/bruteForceCover.ts';
+import { coverLp } from '../test/coverLp.ts';
+import { randomCover } from '../test/randomCover.ts';
+import { smallMap } from '../test/smallMap.ts';
 import { type Cover, type CoverInput, coverArcs, coverBound } from './coverArcs.ts';
 import { coverChains } from './coverChains.ts';
 

@@ -9,7 +9,7 @@ export function zodIssues(error: z.ZodError): Issue[] {
 function flatten(issue: z.core.$ZodIssue, prefix: PropertyKey[]): Issue[] {
   const path = [...prefix, ...issue.path];
   if (issue.code === 'invalid_union') {
-    const meant = issue.errors.filter((member) => member.every((inner) => rightShape(inner)));
+    const meant = issue.errors.filter((member) => member.every(rightShape));
     if (meant.length === 1) return meant[0]!.flatMap((inner) => flatten(inner, path));
   }
   return [
@@ -19,4 +19,6 @@ function flatten(issue: z.core.$ZodIssue, prefix: PropertyKey[]): Issue[] {
 
 /** Whether a member of a union fails only in what a field holds, not in which fields there are. */
 const rightShape = (issue: z.core.$ZodIssue): boolean =>
-  issue.code !== 'unrecognized_keys' && !(issue.code === 'invalid_type' && issue.path.length <= 1);
+  issue.path.length > 0 &&
+  issue.code !== 'unrecognized_keys' &&
+  !(issue.code === 'invalid_type' && issue.path.length <= 1);

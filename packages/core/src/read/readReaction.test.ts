@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { mirror } from '../body/mirror.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
-import { smallMap } from '../testing/smallMap.ts';
+import { smallMap } from '../test/smallMap.ts';
 import { readReaction, UnknownError } from './readReaction.ts';
 
 const map = smallMap();
