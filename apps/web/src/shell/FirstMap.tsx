@@ -1,12 +1,11 @@
 import './shell.scss';
-import { NameSchema } from '@aftersquall/core';
+import { freshId, NameSchema } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { Navigate, useNavigate } from 'react-router';
 import { z } from 'zod';
 import { refusalOf, useCreateMapMutation, useMapsQuery } from '../store/api.ts';
-import { newId } from '../store/newId.ts';
 import { useTheme } from './useTheme.ts';
 
 const NewMap = z.object({ name: NameSchema });
@@ -38,7 +37,7 @@ export function FirstMap() {
   if (first) return <Navigate to={`/${first.id}/map`} replace />;
 
   const create = form.handleSubmit(async ({ name }) => {
-    const { data } = await createMap({ id: newId(name, []), name });
+    const { data } = await createMap({ id: freshId(name, []), name });
     if (data) navigate(`/${data.map.id}/map`);
   });
   const trouble =

@@ -4,6 +4,7 @@ import {
   contactName,
   DEPTHS,
   type Depth,
+  freshId,
   HOLD_ACTIONS,
   type Hold,
   HoldSchema,
@@ -15,7 +16,6 @@ import {
 } from '@aftersquall/core';
 import { Pencil, Plus, X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
-import { newId } from '../../store/newId.ts';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -122,7 +122,7 @@ function HoldForm({ by, hold, taken, onSave, onCancel }: FormProps) {
       ...hold,
       id:
         hold?.id ??
-        newId(
+        freshId(
           `${contacts.join('-')}-${part}`,
           taken.map(({ id }) => id),
         ),

@@ -3,6 +3,7 @@ import {
   type ClassPlan,
   ClassSchema,
   classSeconds,
+  freshId,
   type GuardMap,
   type Issue,
   indexMap,
@@ -25,7 +26,6 @@ import { useRef, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { refusalOf, type StoredClass, useSaveClassMutation } from '../../store/api.ts';
-import { newId } from '../../store/newId.ts';
 import { BlockRow } from './BlockRow.tsx';
 import { clock } from './clock.ts';
 
@@ -95,7 +95,7 @@ export function ClassSheet({ stored, map, planned, onRemove }: Props) {
       ...plan.blocks,
       {
         kind: 'rest',
-        id: newId(
+        id: freshId(
           'rest',
           plan.blocks.map(({ id }) => id),
         ),

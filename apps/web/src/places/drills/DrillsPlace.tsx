@@ -1,5 +1,5 @@
 import './drills.scss';
-import { type ClassPlan, type PlannedClass, planClass } from '@aftersquall/core';
+import { type ClassPlan, freshId, type PlannedClass, planClass } from '@aftersquall/core';
 import { Play, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -11,7 +11,6 @@ import {
   useSaveClassMutation,
 } from '../../store/api.ts';
 import { selectMap } from '../../store/mapSession.ts';
-import { newId } from '../../store/newId.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { thePlanner } from '../../workers/planner.ts';
 import { ClassSheet } from './ClassSheet.tsx';
@@ -35,7 +34,7 @@ export function DrillsPlace() {
   const build = async ({ name, goal, request }: { name: string; goal: Goal; request: Request }) => {
     const planned = await thePlanner().planClass({ ...request, map });
     const plan: ClassPlan = {
-      id: newId(
+      id: freshId(
         name,
         (classes ?? []).map((known) => known.plan.id),
       ),

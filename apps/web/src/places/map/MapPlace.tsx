@@ -1,5 +1,5 @@
 import './map.scss';
-import { batch, type Command, NameSchema, put, type System, validateMap } from '@aftersquall/core';
+import { batch, type Command, freshId, NameSchema, put, type System, validateMap } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus, Redo2, Undo2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -11,7 +11,6 @@ import { z } from 'zod';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { SaveState } from '../../shell/SaveState.tsx';
 import { changeMap, redoChange, selectMap, selectSession, undoChange } from '../../store/mapSession.ts';
-import { newId } from '../../store/newId.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { CurrentsChart } from './chart/CurrentsChart.tsx';
 import { chartGraph } from './chart/chartGraph.ts';
@@ -58,7 +57,7 @@ export function MapPlace() {
       dispatch(changeMap(put('reaction', reaction)));
       select({ kind: 'reaction', id: reaction.id });
     } else {
-      const id = newId(
+      const id = freshId(
         name,
         map.systems.map((known) => known.id),
       );

@@ -1,4 +1,4 @@
-import { applyCommand, batch, emptyMap, put, validateMap } from '@aftersquall/core';
+import { applyCommand, batch, emptyMap, freshId, put, validateMap } from '@aftersquall/core';
 import { expect, it } from 'vitest';
 import {
   landingOf,
@@ -6,14 +6,13 @@ import {
   reactionOf,
   reactionValue,
 } from '../../components/fields/landingChoices.ts';
-import { newId } from '../../store/newId.ts';
 import { newExchange, newMove, newPosition, newReaction } from './newThings.ts';
 
 it('makes ids of names, never the same twice', () => {
-  expect(newId('Knee cut', [])).toBe('knee-cut');
-  expect(newId('Knee cut', ['knee-cut', 'knee-cut-2'])).toBe('knee-cut-3');
-  expect(newId('  Balão  ', [])).toBe('balao');
-  expect(newId('半分', [])).toBe('item');
+  expect(freshId('Knee cut', [])).toBe('knee-cut');
+  expect(freshId('Knee cut', ['knee-cut', 'knee-cut-2'])).toBe('knee-cut-3');
+  expect(freshId('  Balão  ', [])).toBe('balao');
+  expect(freshId('半分', [])).toBe('item');
 });
 
 it('builds a map from nothing by commands that are all accepted', () => {

@@ -2,6 +2,7 @@ import {
   type Command,
   type Exchange,
   ExchangeSchema,
+  freshId,
   type GuardMap,
   indexMap,
   type Move,
@@ -13,12 +14,11 @@ import {
   type ReactionRef,
   ReactionSchema,
 } from '@aftersquall/core';
-import { newId } from '../../store/newId.ts';
 
 /** A position with a name, in the system one is looking at. The first of a map is where rounds start. */
 export function newPosition(map: GuardMap, name: string, system?: string): Position {
   return PositionSchema.parse({
-    id: newId(name, indexMap(map).position.keys()),
+    id: freshId(name, indexMap(map).position.keys()),
     name,
     systems: system ? [system] : [],
     ...(map.positions.length === 0 && { entry: 1 }),
@@ -31,10 +31,10 @@ export function newMove(
   position: Position,
   lookId?: string,
 ): { commands: Command[]; move: Move } {
-  const id = newId(`${position.id}-move`, indexMap(map).move.keys());
+  const id = freshId(`${position.id}-move`, indexMap(map).move.keys());
   const look =
     lookId ??
-    newId(
+    freshId(
       'look',
       position.looks.map((known) => known.id),
     );
@@ -54,7 +54,7 @@ export function newMove(
 export function newExchange(map: GuardMap, move: Move, reaction: ReactionRef | 'none'): Exchange {
   const met = reaction === 'none' ? 'none' : reaction.id;
   return ExchangeSchema.parse({
-    id: newId(`${move.id}--${met}`, indexMap(map).exchange.keys()),
+    id: freshId(`${move.id}--${met}`, indexMap(map).exchange.keys()),
     move: move.id,
     reaction,
     to: { position: move.position },
@@ -65,7 +65,7 @@ export function newExchange(map: GuardMap, move: Move, reaction: ReactionRef | '
 
 export function newReaction(map: GuardMap, name: string): Reaction {
   return ReactionSchema.parse({
-    id: newId(name, indexMap(map).reaction.keys()),
+    id: freshId(name, indexMap(map).reaction.keys()),
     name,
     group: 'posting & base',
   });

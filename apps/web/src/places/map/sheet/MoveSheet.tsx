@@ -1,4 +1,5 @@
 import {
+  freshId,
   HAZARD_TAGS,
   indexMap,
   type Landing,
@@ -14,7 +15,6 @@ import { readNumber, SavedField } from '../../../components/fields/SavedField.ts
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { Hazards } from '../../../components/Hazards.tsx';
 import { changeMap } from '../../../store/mapSession.ts';
-import { newId } from '../../../store/newId.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newExchange } from '../newThings.ts';
 import type { SheetProps } from './Sheet.tsx';
@@ -126,7 +126,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
           setSteps([
             ...move.steps,
             {
-              id: newId(
+              id: freshId(
                 `s${move.steps.length + 1}`,
                 move.steps.map((step) => step.id),
               ),

@@ -1,5 +1,6 @@
 import {
   batch,
+  freshId,
   type Hole,
   holes,
   indexMap,
@@ -28,7 +29,6 @@ import { SelectField, wordChoices } from '../../../components/fields/SelectField
 import { SignsField } from '../../../components/fields/SignsField.tsx';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import { changeMap } from '../../../store/mapSession.ts';
-import { newId } from '../../../store/newId.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newExchange, newMove } from '../newThings.ts';
 import type { SheetProps } from './Sheet.tsx';
@@ -50,7 +50,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
         : [...position.systems, system],
     });
   const addSystem = () => {
-    const system = newId('new-system', index.system.keys());
+    const system = freshId('new-system', index.system.keys());
     dispatch(
       changeMap(
         batch([

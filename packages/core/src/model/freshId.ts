@@ -1,5 +1,5 @@
 /** An id made of a name, unused so far: "Knee cut" → "knee-cut", then "knee-cut-2". */
-export function newId(name: string, taken: Iterable<string>): string {
+export function freshId(name: string, taken: Iterable<string>): string {
   const used = new Set(taken);
   const stem =
     name

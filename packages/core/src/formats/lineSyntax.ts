@@ -1,0 +1,207 @@
+import { OUTCOMES } from '../model/outcome.ts';
+
+/** A name in a line, and where it begins (columns count from 1). */
+export interface Named {
+  text: string;
+  mirrored: boolean;
+  column: number;
+  /** Written in quotation marks, and so never a word of the notation (`none`, an outcome). */
+  quoted?: true;
+}
+
+/** One line: "Position: move @ variant | reaction -> result 60% else result 8s". */
+export interface Line {
+  line: number;
+  position: Named;
+  move: Named;
+  variant?: Named;
+  /** Undefined for `none`, the unopposed case. */
+  reaction?: Named;
+  to: Named;
+  /** In [0, 1]; undefined when the line does not say. */
+  chance?: number;
+  otherwise?: Named;
+  seconds?: number;
+}
+
+export interface LineError {
+  line: number;
+  column: number;
+  message: string;
+}
+
+const QUOTED = /^"((?:[^"\\]|\\["\\])*)"/;
+const FORM = 'Position: move | reaction -> result 60% else result 8s';
+
+class Slip extends Error {
+  readonly column: number;
+  constructor(column: number, message: string) {
+    super(message);
+    this.column = column;
+  }
+}
+
+/** Every line of a text; empty lines and those that begin with # are passed over. Errors say line and column. */
+export function parseLines(text: string): { lines: Line[]; errors: LineError[] } {
+  const lines: Line[] = [];
+  const errors: LineError[] = [];
+  text.split(/\r?\n/).forEach((source, i) => {
+    if (source.trim() === '' || source.trimStart().startsWith('#')) return;
+    try {
+      lines.push(parseLine(source, i + 1));
+    } catch (error) {
+      if (!(error instanceof Slip)) throw error;
+      errors.push({ line: i + 1, column: error.column, message: error.message });
+    }
+  });
+  return { lines, errors };
+}
+
+function parseLine(source: string, line: number): Line {
+  const reader = new Reader(source);
+  const position = reader.name([':'], 'a position');
+  reader.expect(':', `a colon after the position: ${FORM}`);
+  const move = reader.name(['@', '|', '->'], 'a move');
+  const variant = reader.accept('@') ? reader.name(['|', '->'], 'a variant') : undefined;
+  let reaction: Named | undefined;
+  if (reader.accept('|')) {
+    const met = reader.name(['->'], 'what top does');
+    if (met.text.toLowerCase() !== 'none' || met.mirrored || met.quoted) reaction = met;
+  }
+  reader.expect('->', `an arrow before the result: ${FORM}`);
+  const to = reader.result();
+  const chance = reader.percent();
+  const otherwise = reader.acceptWord('else') ? reader.result() : undefined;
+  const seconds = reader.seconds();
+  reader.end();
+  return {
+    line,
+    position,
+    move,
+    ...(variant && { variant }),
+    ...(reaction && { reaction }),
+    to,
+    ...(chance !== undefined && { chance }),
+    ...(otherwise && { otherwise }),
+    ...(seconds !== undefined && { seconds }),
+  };
+}
+
+/** Reads one line from left to right. */
+class Reader {
+  private at = 0;
+  private readonly source: string;
+  constructor(source: string) {
+    this.source = source;
+  }
+
+  /** A name up to the first of the stops; a stop inside quotes is none. */
+  name(stops: readonly string[], what: string): Named {
+    return this.take(what, (rest) =>
+      Math.min(...stops.map((stop) => rest.indexOf(stop)).map((i) => (i < 0 ? rest.length : i))),
+    );
+  }
+
+  /** A name up to a percentage, `else`, seconds at the end, or the end. */
+  result(): Named {
+    const ends = /\s+\d+(?:[.,]\d+)?\s*%|\s+else(?:\s|$)|\s+\d+(?:[.,]\d+)?\s*s\s*$|\s*$/i;
+    return this.take('a result', (rest) => ends.exec(rest)!.index);
+  }
+
+  private take(what: string, lengthOf: (rest: string) => number): Named {
+    this.space();
+    const column = this.at + 1;
+    const mirrored = this.source[this.at] === '~';
+    if (mirrored) this.at++;
+    const rest = this.source.slice(this.at);
+    if (rest.startsWith('"')) {
+      const quoted = QUOTED.exec(rest);
+      if (!quoted) throw new Slip(column, 'the quotation mark is not closed');
+      this.at += quoted[0].length;
+      return { text: quoted[1]!.replace(/\\(["\\])/g, '$1'), mirrored, column, quoted: true };
+    }
+    const length = lengthOf(rest);
+    const text = rest.slice(0, length).trim();
+    if (text === '') throw new Slip(column, `${what} is missing here`);
+    this.at += length;
+    return { text, mirrored, column };
+  }
+
+  percent(): number | undefined {
+    const found = this.match(/^\s*(\d+(?:[.,]\d+)?)\s*%/);
+    if (!found) return undefined;
+    const percent = Number(found.text.replace(',', '.'));
+    if (percent > 100) throw new Slip(found.column, `a chance of ${found.text} % is more than certain`);
+    return percent / 100;
+  }
+
+  seconds(): number | undefined {
+    const found = this.match(/^\s*(\d+(?:[.,]\d+)?)\s*s(?=\s*$)/i);
+    return found && Number(found.text.replace(',', '.'));
+  }
+
+  private match(pattern: RegExp): { text: string; column: number } | undefined {
+    const found = pattern.exec(this.source.slice(this.at));
+    if (!found) return undefined;
+    const column = this.at + found[0].indexOf(found[1]!) + 1;
+    this.at += found[0].length;
+    return { text: found[1]!, column };
+  }
+
+  accept(token: string): boolean {
+    this.space();
+    if (!this.source.startsWith(token, this.at)) return false;
+    this.at += token.length;
+    return true;
+  }
+
+  acceptWord(word: string): boolean {
+    this.space();
+    return (
+      new RegExp(`^${word}(?=\\s|$)`, 'i').test(this.source.slice(this.at)) &&
+      this.accept(this.source.slice(this.at, this.at + word.length))
+    );
+  }
+
+  expect(token: string, what: string): void {
+    if (!this.accept(token)) throw new Slip(this.at + 1, `expected ${what}`);
+  }
+
+  end(): void {
+    this.space();
+    if (this.at < this.source.length)
+      throw new Slip(this.at + 1, `"${this.source.slice(this.at)}" does not belong here: ${FORM}`);
+  }
+
+  private space(): void {
+    while (/\s/.test(this.source[this.at] ?? '')) this.at++;
+  }
+}
+
+const SPECIAL = /[:|%"@#~]|->|(?:^|\s)else(?:\s|$)|^\s|\s$|\s\d+(?:[.,]\d+)?\s*s$|^none$|^$/i;
+
+/** A name as a line writes it: quoted where it would be read as something else. */
+export function quoteName(name: string, mirrored = false, quoted = false): string {
+  const word = quoted || SPECIAL.test(name) ? `"${name.replace(/["\\]/g, '\\$&')}"` : name;
+  return mirrored ? `~${word}` : word;
+}
+
+const percentOf = (chance: number): string => String(Math.round(chance * 1e6) / 1e4);
+
+/** One line, in the one way in which lines are written. */
+export function printLine(line: Omit<Line, 'line'>): string {
+  const name = ({ text, mirrored, quoted }: Named) => quoteName(text, mirrored, quoted);
+  return [
+    `${name(line.position)}: ${name(line.move)}`,
+    line.variant && `@ ${name(line.variant)}`,
+    `| ${line.reaction ? name(line.reaction) : 'none'} -> ${name(line.to)}`,
+    line.chance !== undefined && `${percentOf(line.chance)}%`,
+    line.otherwise && `else ${name(line.otherwise)}`,
+    line.seconds !== undefined && `${line.seconds}s`,
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** Whether a word is the kind of an outcome. */
+export const isOutcomeWord = (text: string): boolean => (OUTCOMES as readonly string[]).includes(text);

@@ -1,0 +1,234 @@
+import { applyCommand } from '../edit/applyCommand.ts';
+import { type BatchCommand, batch, type Command, put } from '../edit/command.ts';
+import { type Exchange, ExchangeSchema, exchangeKey } from '../model/exchange.ts';
+import { freshId } from '../model/freshId.ts';
+import { indexMap } from '../model/indexMap.ts';
+import type { GuardMap } from '../model/map.ts';
+import { type Move, MoveSchema } from '../model/move.ts';
+import type { Landing, Outcome } from '../model/outcome.ts';
+import { PositionSchema } from '../model/position.ts';
+import { type ReactionRef, ReactionSchema } from '../model/reaction.ts';
+import { isOutcomeWord, type Line, type LineError, type Named, parseLines } from './lineSyntax.ts';
+
+/** What reading lines would do to one thing of the map. */
+export interface LineChange {
+  line: number;
+  kind: 'position' | 'move' | 'reaction' | 'exchange';
+  id: string;
+  name: string;
+  change: 'new' | 'changed';
+}
+
+export interface ReadLines {
+  errors: LineError[];
+  changes: LineChange[];
+  /** One undoable change that does all of it; empty when the lines say what the map says already. */
+  command: BatchCommand;
+  map: GuardMap;
+}
+
+const DEFAULT_CHANCE = 0.5;
+
+/**
+ * What lines of notation mean for a map. Names are looked up by id, name or alias, whatever their case; a name
+ * that nothing has makes a new position, move or reaction. A line for an exchange that exists changes its result,
+ * chance and seconds and leaves the rest. Lines with errors do nothing; the others count.
+ */
+export function readLines(map: GuardMap, text: string): ReadLines {
+  const { lines, errors } = parseLines(text);
+  const changes: LineChange[] = [];
+  const commands: Command[] = [];
+  let current = map;
+  for (const line of lines) {
+    try {
+      const steps = readLine(current, line);
+      for (const { command } of steps) current = applyCommand(current, command).map;
+      commands.push(...steps.map(({ command }) => command));
+      changes.push(...steps.flatMap(({ change }) => (change ? [{ ...change, line: line.line }] : [])));
+    } catch (error) {
+      if (!(error instanceof NameSlip)) throw error;
+      errors.push({ line: line.line, column: error.column, message: error.message });
+    }
+  }
+  errors.sort((a, b) => a.line - b.line || a.column - b.column);
+  return { errors, changes, command: batch(commands, 'Lines'), map: current };
+}
+
+class NameSlip extends Error {
+  readonly column: number;
+  constructor(column: number, message: string) {
+    super(message);
+    this.column = column;
+  }
+}
+
+interface Step {
+  command: Command;
+  change?: Omit<LineChange, 'line'>;
+}
+
+/** The steps one line takes, the things it needs first. */
+function readLine(map: GuardMap, line: Line): Step[] {
+  const steps: Step[] = [];
+  let current = map;
+  const make = (command: Command, change?: Omit<LineChange, 'line'>) => {
+    current = applyCommand(current, command).map;
+    steps.push({ command, ...(change && { change }) });
+  };
+  const position = (name: Named): string => {
+    const known = lookUp(current.positions, name, 'position');
+    if (known) return known.id;
+    const id = freshId(name.text, indexMap(current).position.keys());
+    const value = PositionSchema.parse({
+      id,
+      name: name.text,
+      ...(current.positions.length === 0 && { entry: 1 }),
+    });
+    make(put('position', value), { kind: 'position', id, name: name.text, change: 'new' });
+    return id;
+  };
+  const landing = (name: Named): Landing => {
+    if (isOutcomeWord(name.text) && !name.quoted) return { outcome: name.text as Outcome };
+    const id = position(name);
+    return name.mirrored ? { position: id, mirrored: true } : { position: id };
+  };
+
+  if (line.position.mirrored)
+    throw new NameSlip(line.position.column, 'a line begins on the side it is written on: no ~ here');
+  const from = position(line.position);
+  const to = landing(line.to);
+  const otherwise = line.otherwise && landing(line.otherwise);
+  const reaction = line.reaction && reactionRef(current, line.reaction, make);
+  const move = moveOf(current, from, line, make);
+  const variant = line.variant && variantOf(move, line.variant);
+  if (reaction) listReaction(current, move, reaction, make);
+
+  const key = { move: move.id, reaction: reaction ?? ('none' as const), ...(variant && { variant }) };
+  const known = indexMap(current)
+    .exchangesOf(move.id)
+    .find((exchange) => exchangeKey(exchange) === exchangeKey(key));
+  const said = {
+    to,
+    ...(otherwise && { otherwise }),
+    ...(line.seconds !== undefined && { seconds: line.seconds }),
+  };
+  if (!known) {
+    const id = freshId(`${move.id}--${reaction?.id ?? 'none'}`, indexMap(current).exchange.keys());
+    const value = ExchangeSchema.parse({
+      id,
+      ...key,
+      ...said,
+      chance: line.chance ?? DEFAULT_CHANCE,
+      basis: 'coach',
+    });
+    make(put('exchange', value), { kind: 'exchange', id, name: move.name, change: 'new' });
+    return steps;
+  }
+  const { otherwise: _, seconds: __, ...rest } = known;
+  const chance = line.chance ?? known.chance;
+  const value: Exchange = {
+    ...rest,
+    ...said,
+    chance,
+    ...(chance !== known.chance && { basis: 'coach' as const }),
+  };
+  if (!sameExchange(value, known)) {
+    make(put('exchange', value), { kind: 'exchange', id: known.id, name: move.name, change: 'changed' });
+  }
+  return steps;
+}
+
+type Make = (command: Command, change?: Omit<LineChange, 'line'>) => void;
+
+function lookUp<T extends { id: string; name: string; aliases?: string[] }>(
+  list: readonly T[],
+  name: Named,
+  what: string,
+): T | undefined {
+  const wanted = name.text.toLowerCase();
+  const byId = list.find(({ id }) => id === name.text);
+  if (byId) return byId;
+  const byName = list.filter((item) => item.name.toLowerCase() === wanted);
+  const found =
+    byName.length > 0
+      ? byName
+      : list.filter((item) => item.aliases?.some((alias) => alias.toLowerCase() === wanted));
+  if (found.length > 1) {
+    throw new NameSlip(
+      name.column,
+      `${found.length} ${what}s are called "${name.text}"; write one of ${found.map(({ id }) => id).join(', ')}`,
+    );
+  }
+  return found[0];
+}
+
+function reactionRef(map: GuardMap, name: Named, make: Make): ReactionRef {
+  const known = lookUp(map.reactions, name, 'reaction');
+  const id = known?.id ?? freshId(name.text, indexMap(map).reaction.keys());
+  if (!known) {
+    const value = ReactionSchema.parse({ id, name: name.text, group: 'posting & base' });
+    make(put('reaction', value), { kind: 'reaction', id, name: name.text, change: 'new' });
+  }
+  return name.mirrored ? { id, mirrored: true } : { id };
+}
+
+/** The move of that name at a position; a new one gets a look of its own. */
+function moveOf(map: GuardMap, from: string, line: Line, make: Make): Move {
+  const name = line.move;
+  if (name.mirrored) throw new NameSlip(name.column, 'a move is written on one side: no ~ here');
+  const index = indexMap(map);
+  const known = lookUp(index.movesOf(from), name, 'move');
+  if (known) return known;
+  const position = index.position.get(from)!;
+  const look = freshId(
+    name.text,
+    position.looks.map(({ id }) => id),
+  );
+  const move = MoveSchema.parse({
+    id: freshId(name.text, index.move.keys()),
+    position: from,
+    look,
+    name: name.text,
+    kind: kindOf(line),
+  });
+  const looks = [...position.looks, { id: look, name: name.text, timing: 'hidden' as const, reactions: [] }];
+  make(batch([put('position', { ...position, looks }), put('move', move)]), {
+    kind: 'move',
+    id: move.id,
+    name: move.name,
+    change: 'new',
+  });
+  return move;
+}
+
+/** What kind a move is likely to be, from where it leads. */
+function kindOf({ to }: Line): Move['kind'] {
+  if (to.text === 'submission') return 'submission';
+  if (to.text === 'back') return 'back-take';
+  if (to.text.startsWith('top-')) return 'sweep';
+  if (to.text === 'entangled') return 'entry';
+  return to.text === 'recovered' ? 'retention' : 'connect';
+}
+
+function variantOf(move: Move, name: Named): string {
+  const known = lookUp(move.variants, name, 'variant');
+  if (!known) throw new NameSlip(name.column, `"${move.name}" has no variant "${name.text}"`);
+  return known.id;
+}
+
+/** A reaction that a line answers is one that top may give: it is listed on the move's look. */
+function listReaction(map: GuardMap, move: Move, reaction: ReactionRef, make: Make): void {
+  const position = indexMap(map).position.get(move.position)!;
+  const look = position.looks.find(({ id }) => id === move.look)!;
+  const listed = look.reactions.some(
+    (ref) => ref.id === reaction.id && Boolean(ref.mirrored) === Boolean(reaction.mirrored),
+  );
+  if (listed) return;
+  const looks = position.looks.map((other) =>
+    other === look ? { ...look, reactions: [...look.reactions, reaction] } : other,
+  );
+  make(put('position', { ...position, looks }));
+}
+
+const sameExchange = (a: Exchange, b: Exchange): boolean => canonical(a) === canonical(b);
+const canonical = (exchange: Exchange): string => JSON.stringify(ExchangeSchema.parse(exchange));
