@@ -132,7 +132,8 @@ class Reader {
     if (!found) return undefined;
     const percent = Number(found.text.replace(',', '.'));
     if (percent > 100) throw new Slip(found.column, `a chance of ${found.text} % is more than certain`);
-    return percent / 100;
+    // Rounded, because 96.31 / 100 is not the number that is written 0.9631.
+    return Math.round(percent * 1e4) / 1e6;
   }
 
   seconds(): number | undefined {

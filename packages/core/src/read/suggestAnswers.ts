@@ -1,7 +1,7 @@
 import { afterReaction } from '../body/afterReaction.ts';
 import type { Moment } from '../body/followSteps.ts';
 import { sided } from '../body/mirror.ts';
-import { conditionWords, contactName, joinWords, wordContext } from '../body/words.ts';
+import { conditionWords, contactName, joinWords } from '../body/words.ts';
 import type { Contact } from '../model/contacts.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { matchesPattern } from '../model/holdPattern.ts';
@@ -43,7 +43,7 @@ export function suggestAnswers(
   return map.moves
     .filter((move) => move.position !== position && !names.has(move.name))
     .flatMap((move): Suggestion[] => {
-      const reasons = reasonsFor(move, moment, wordContext(here));
+      const reasons = reasonsFor(move, moment);
       const like = index.exchangesOf(move.id).find((exchange) => exchange.reaction === 'none');
       return reasons ? [{ move, reasons, ...(like && { like }) }] : [];
     })
@@ -56,11 +56,7 @@ export function suggestAnswers(
 }
 
 /** Why a move fits the moment; undefined when it does not. */
-function reasonsFor(
-  move: Move,
-  moment: Moment,
-  context: ReturnType<typeof wordContext>,
-): string[] | undefined {
+function reasonsFor(move: Move, moment: Moment): string[] | undefined {
   const reasons: string[] = [];
   for (const need of move.needs) {
     if (conditionMet(need, moment.signs)) reasons.push(conditionWords(need));
