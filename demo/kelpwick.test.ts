@@ -23,15 +23,34 @@ describe('the demo map', () => {
     expect(printMapFile(parseMapFile(read('kelpwick.map.json')))).toBe(read('kelpwick.map.json'));
   });
 
-  it('has one full system and no error; its only warnings are holes left for the coach', () => {
-    expect(map.positions.length).toBeGreaterThanOrEqual(12);
-    expect(map.exchanges.length).toBeGreaterThanOrEqual(45);
-    const findings = validateMap(map);
+  it('has five systems and more that flow into each other, and no error; its warnings are meant', () => {
+    expect(map.systems.length).toBeGreaterThanOrEqual(5);
+    expect(map.positions.length).toBeGreaterThanOrEqual(40);
+    expect(map.exchanges.length).toBeGreaterThanOrEqual(180);
+    const findings = validateMap(map).filter(({ severity }) => severity !== 'note');
     expect(findings.map(({ code, place }) => [code, place.id])).toEqual([
+      // Left open for the coach, so that a hole can be seen and filled.
       ['hole', 'up-to-mount'],
       ['hole', 'back-over-top'],
       ['hole', 'x-tip'],
+      // Top really can post there, and that reaction is listed.
+      ['free-post', 'dog-knee-tap'],
     ]);
+    for (const system of map.systems) {
+      const inside = map.positions.filter(({ systems }) => systems.includes(system.id));
+      const leaves = inside.some((position) =>
+        index
+          .movesOf(position.id)
+          .some((move) =>
+            index
+              .exchangesOf(move.id)
+              .some(
+                ({ to }) => !isOutcome(to) && !index.position.get(to.position)!.systems.includes(system.id),
+              ),
+          ),
+      );
+      expect(leaves, system.id).toBe(true);
+    }
   });
 
   it('calls every chance a guess of the coach', () => {
@@ -96,6 +115,55 @@ describe('the demo map', () => {
       const hook = move.steps.findIndex((step) => step.take.some(({ action }) => action === 'hook'));
       if (hook >= 0) expect(harness, move.id).toBeLessThan(hook);
     }
+    for (const position of map.positions) {
+      const hooks = position.holds.filter(
+        ({ action, target, contacts }) =>
+          action === 'hook' &&
+          target.part === 'thigh' &&
+          contacts.every((contact) => contact.startsWith('foot')),
+      );
+      // Butterfly hooks need a kneeling opponent; once top stands it is a seated open guard.
+      if (position.signs['own.torso'] === 'seated' && hooks.length > 0)
+        expect(['kneeling', 'all-fours'], position.id).toContain(position.signs['top.stance'] ?? 'kneeling');
+      // Single-leg X: hips off the mat, never square to top.
+      if (position.id === 'slx') expect(position.signs['own.angle']).not.toBe('square');
+    }
+    const seat = index.position.get('seated-standing')!;
+    expect(seat.signs['top.stance']).toBe('standing');
+    expect(seat.holds.some(({ action }) => action === 'hook')).toBe(false);
+    expect(index.position.get('slx')!.signs['own.hips']).toBe('raised');
+    // Over-under: the head goes to the side of the trapped arm, and the sweep too.
+    const overUnder = index.position.get('butterfly-two')!;
+    const trapped = overUnder.holds.find(({ action }) => action === 'overhook')!.target.side;
+    expect(overUnder.holds.find(({ contacts }) => contacts.includes('head'))!.target.side).toBe(trapped);
+    expect(Math.sin((index.move.get('over-under-sweep')!.direction! * Math.PI) / 180)).toBeLessThan(-0.3);
+    // In a mutual entanglement the own knee line is inside before the feet open.
+    for (const { steps, id } of index.movesOf('entangle-mutual')) {
+      const clear = steps.findIndex((step) => step.signs?.['own.kneeLineR'] === 'clear');
+      const opens = steps.findIndex((step) => step.release.some((contact) => contact.startsWith('leg')));
+      expect(clear, id).toBeLessThan(opens);
+      expect(steps[opens]!.after, id).toContain(steps[clear]!.id);
+    }
+    // After a sweep on a leg, the leg is held until bottom is up.
+    for (const move of ['slx-stand', 'x-stand', 'xb-stand'].map((id) => index.move.get(id)!))
+      expect(move.steps.flatMap(({ release }) => release).some((contact) => contact.startsWith('arm'))).toBe(
+        false,
+      );
+    // Twisting leg attacks are caught and let go in class, and are for experts.
+    for (const move of map.moves.filter(
+      ({ hazards }) => hazards.includes('heel-hook') && hazards.length > 0,
+    )) {
+      if (move.kind !== 'submission') continue;
+      expect(move.steps.at(-1)!.text, move.id).toContain('let go');
+      expect(index.position.get(move.position)!.level, move.id).toBe('expert');
+    }
+    // The roll under in half guard needs weight over bottom.
+    for (const id of ['shield-invert', 'half-lock-roll-under'])
+      expect(index.move.get(id)!.needs).toContainEqual({
+        facet: 'top.weight',
+        values: ['forward'],
+        mark: 'must',
+      });
     const choke = index.move.get('cross-choke')!;
     expect(choke.needs[0]).toMatchObject({ facet: 'top.stance', values: ['kneeling'], mark: 'must' });
     expect(choke.steps[1]!.after).toEqual(['s1']);

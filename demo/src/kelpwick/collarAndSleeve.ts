@@ -373,7 +373,7 @@ export const collarAndSleeve = [
                 'two-on-one',
                 'The stripped hand is already on its way to the ankle.',
               ],
-              'step-back': ['top-guard', 0.45],
+              'step-back': ['hook-collar-sleeve', 0.5],
               'drive-forward': ['x-guard', 0.35, 'knee-line'],
             },
           ),
@@ -538,11 +538,11 @@ export const collarAndSleeve = [
               needsHolds: ['* sleeve.R'],
               steps: [
                 step('Pull the cuff to the far hip and scoot out beside the shoulder.', {
-                  release: ['footL', 'footR'],
+                  release: ['footL'],
                   seconds: 2,
                 }),
                 step('Harness first.', {
-                  release: ['handL', 'handR'],
+                  release: ['handL', 'handR', 'footR'],
                   take: ['armL+armR harness chest.C'],
                   seconds: 2,
                 }),
@@ -703,6 +703,12 @@ export const collarAndSleeve = [
                   release: ['armL'],
                   take: ['armL underhook knee-crook.R'],
                   seconds: 3,
+                }),
+                step('Leg on the shoulder, foot to the far hip, free hand to the cuff.', {
+                  release: ['legR'],
+                  take: ['legL press shoulder.R', 'footR place hip.L', 'handR grip sleeve.R.cuff'],
+                  after: [1],
+                  seconds: 2,
                 }),
               ],
               cues: ['Late is too late: go while the knee still slides.'],

@@ -556,7 +556,7 @@ export const crossSleeve = [
                 }),
                 step('Stand up into them and run them over.', { release: ['legL'], seconds: 3 }),
               ],
-              direction: 270,
+              direction: 180,
               mechanics: ['single-leg finish'],
               cues: ['Ear on the thigh, look up.'],
             },
@@ -622,6 +622,12 @@ export const crossSleeve = [
                 step('Forearm under the shin, hips away, foot back to the far hip.', {
                   take: ['armL frame shin.R', 'footR place hip.L'],
                   seconds: 3,
+                }),
+                step('Leg off the shoulder, hook behind the near knee, hand to the mat.', {
+                  release: ['legL', 'armL'],
+                  take: ['footL hook knee-crook.R', 'handL post mat'],
+                  after: [1],
+                  seconds: 1,
                 }),
               ],
               mechanics: ['hip escape'],

@@ -1,5 +1,6 @@
 import type { Command } from '../edit/command.ts';
 import type { EntityKind, GuardMap } from '../model/map.ts';
+import type { RulesProfile } from '../rules/profile.ts';
 
 export type Severity = 'error' | 'warning' | 'note';
 
@@ -14,4 +15,10 @@ export interface Finding {
   command?: Command;
 }
 
-export type Check = (map: GuardMap) => Finding[];
+/** What a check may take into account beside the map. */
+export interface CheckContext {
+  /** The profile in use; without one nothing is barred. */
+  rules?: RulesProfile;
+}
+
+export type Check = (map: GuardMap, context: CheckContext) => Finding[];

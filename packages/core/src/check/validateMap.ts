@@ -1,27 +1,50 @@
 import type { GuardMap } from '../model/map.ts';
-import type { Check, Finding, Severity } from './finding.ts';
+import type { Check, CheckContext, Finding, Severity } from './finding.ts';
+import { arrivalGap } from './findings/arrivalGap.ts';
+import { attackWithoutHazard } from './findings/attackWithoutHazard.ts';
 import { badReference } from './findings/badReference.ts';
+import { bareHandover } from './findings/bareHandover.ts';
+import { barredMove } from './findings/barredMove.ts';
 import { chance } from './findings/chance.ts';
 import { clothWithoutJacket } from './findings/clothWithoutJacket.ts';
+import { commonReaction } from './findings/commonReaction.ts';
 import { deadEnd } from './findings/deadEnd.ts';
+import { endlessLoop } from './findings/endlessLoop.ts';
+import { freePost } from './findings/freePost.ts';
 import { hole } from './findings/hole.ts';
+import { impossibleSigns } from './findings/impossibleSigns.ts';
 import { limbConflict } from './findings/limbConflict.ts';
+import { orderFault } from './findings/orderFault.ts';
 import { stepTrouble } from './findings/stepTrouble.ts';
+import { unmetNeed } from './findings/unmetNeed.ts';
 import { unreachable } from './findings/unreachable.ts';
+import { unopposedOnly, untrained } from './findings/untrained.ts';
 
 const CHECKS: readonly Check[] = [
   badReference,
   limbConflict,
-  stepTrouble,
+  impossibleSigns,
+  orderFault,
   chance,
   clothWithoutJacket,
+  attackWithoutHazard,
+  barredMove,
   hole,
   deadEnd,
+  endlessLoop,
   unreachable,
+  unmetNeed,
+  stepTrouble,
+  bareHandover,
+  arrivalGap,
+  freePost,
+  unopposedOnly,
+  untrained,
+  commonReaction,
 ];
 const ORDER: Record<Severity, number> = { error: 0, warning: 1, note: 2 };
 
 /** Everything about a map that deserves a coach's look, errors first, then in the order of the checks. */
-export function validateMap(map: GuardMap): Finding[] {
-  return CHECKS.flatMap((check) => check(map)).sort((a, b) => ORDER[a.severity] - ORDER[b.severity]);
+export function validateMap(map: GuardMap, context: CheckContext = {}): Finding[] {
+  return CHECKS.flatMap((check) => check(map, context)).sort((a, b) => ORDER[a.severity] - ORDER[b.severity]);
 }

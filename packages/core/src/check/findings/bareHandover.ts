@@ -1,0 +1,46 @@
+import { followStep, type Moment } from '../../body/followSteps.ts';
+import { joinWords, targetName, wordContext } from '../../body/words.ts';
+import { indexMap } from '../../model/indexMap.ts';
+import type { GuardMap } from '../../model/map.ts';
+import type { Move } from '../../model/move.ts';
+import { stepsOf } from '../../model/seconds.ts';
+import type { Check, Finding } from '../finding.ts';
+import { momentsBefore } from '../momentsBefore.ts';
+
+/**
+ * A handover with nothing in hand: a step that lets the last hold on top go, or two holds at once, and takes
+ * nothing. The last step of a move is left out: there the next position, or the finish, says what is held.
+ */
+export const bareHandover: Check = (map) => map.moves.flatMap((move) => bareStepsOf(map, move));
+
+function bareStepsOf(map: GuardMap, move: Move): Finding[] {
+  const position = indexMap(map).position.get(move.position);
+  if (!position) return [];
+  const steps = stepsOf(move).slice(0, -1);
+  if (steps.length === 0) return [];
+  const [first = [], ...others] = momentsBefore(map, position, move).map((start) => walk(start, steps));
+  const context = wordContext(position);
+  return first
+    .filter(({ step }) => others.every((bare) => bare.some((other) => other.step === step)))
+    .map(({ step, gone, last }) => ({
+      code: 'bare-handover',
+      severity: 'warning',
+      place: { kind: 'move', id: move.id, path: `steps.${step}` },
+      sentence: `"${move.name}" lets go of ${joinWords(gone.map((hold) => targetName(hold.target, context)))} and takes nothing${last ? ': nothing holds top then' : ''}.`,
+      mend: 'Take the next hold before, or in the same step.',
+    }));
+}
+
+function walk(start: Moment, steps: Parameters<typeof followStep>[1][]) {
+  let moment = start;
+  return steps.flatMap((step) => {
+    const before = moment;
+    moment = followStep(moment, step).moment;
+    if (step.take.length > 0 || step.release.length === 0) return [];
+    const gone = before.holds.filter(
+      (hold) => hold.target.of === 'top' && hold.contacts.every((contact) => step.release.includes(contact)),
+    );
+    const last = gone.length > 0 && !moment.holds.some((hold) => hold.target.of === 'top');
+    return last || gone.length > 1 ? [{ step: step.id, gone, last }] : [];
+  });
+}

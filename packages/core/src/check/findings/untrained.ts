@@ -1,0 +1,42 @@
+import { indexMap } from '../../model/indexMap.ts';
+import type { Check, Finding } from '../finding.ts';
+
+/** A reaction that nobody can feel coming cannot be trained; one without a script cannot be given. */
+export const untrained: Check = (map) =>
+  map.reactions.flatMap((reaction): Finding[] => {
+    const missing = [
+      !reaction.feel.trim() && 'how bottom feels it coming',
+      !reaction.script.trim() && 'how a partner gives it safely',
+    ].filter(Boolean);
+    if (missing.length === 0) return [];
+    return [
+      {
+        code: 'untrained-reaction',
+        severity: 'note',
+        place: { kind: 'reaction', id: reaction.id, path: 'feel' },
+        sentence: `"${reaction.name}" does not say ${missing.join(', nor ')}.`,
+        mend: 'Write it down: without it the reaction cannot be trained.',
+      },
+    ];
+  });
+
+/** A move that is only answered for when nobody opposes it. */
+export const unopposedOnly: Check = (map) => {
+  const index = indexMap(map);
+  return map.moves.flatMap((move): Finding[] => {
+    const exchanges = index.exchangesOf(move.id);
+    if (exchanges.length === 0 || exchanges.some(({ reaction }) => reaction !== 'none')) return [];
+    const look = index.position.get(move.position)?.looks.find(({ id }) => id === move.look);
+    // Reactions that are listed and not answered are holes, and say so themselves.
+    if (!look || look.reactions.length > 0) return [];
+    return [
+      {
+        code: 'unopposed-only',
+        severity: 'note',
+        place: { kind: 'move', id: move.id },
+        sentence: `"${move.name}" is written for when top does nothing, and for nothing else.`,
+        mend: 'Add what top does about it.',
+      },
+    ];
+  });
+};
