@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { applyCommand } from '../edit/applyCommand.ts';
+import type { Hold } from '../model/hold.ts';
 import type { GuardMap } from '../model/map.ts';
+import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
 import { smallMap } from '../test/smallMap.ts';
 import { validateMap } from './validateMap.ts';
 
@@ -12,6 +15,27 @@ const sentences = (map: GuardMap, code: string) =>
   validateMap(map)
     .filter((finding) => finding.code === code)
     .map(({ sentence }) => sentence);
+
+const kneeGrip: Hold = {
+  id: 'k',
+  contacts: ['handL'],
+  action: 'grip',
+  target: { of: 'own', part: 'knee', side: 'R' },
+};
+
+/** Four positions alike, of which three list the strip; the fourth too, unless it is left out. */
+function likePositions(leaveOut: boolean): GuardMap {
+  const map = smallMap();
+  const [start] = map.positions;
+  const list = Array.from({ length: 4 }, (_, i) => ({
+    ...start!,
+    id: `p${i}`,
+    name: `Position ${i}`,
+    looks: [{ ...start!.looks[0]!, reactions: [{ id: leaveOut && i === 3 ? 'post-left' : 'strip-collar' }] }],
+  }));
+  const moves = list.map(({ id }) => ({ ...map.moves[0]!, id: `m-${id}`, position: id }));
+  return { ...map, positions: list, moves, exchanges: [] };
+}
 
 /** One map that has the finding, what it says, and the same map mended. */
 const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
@@ -109,6 +133,144 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
       map.positions[0]!.holds[1]!.keep = true;
     }),
   ],
+  [
+    'impossible-signs',
+    change((map) => (map.positions[0]!.signs = { 'top.posture': 'upright', 'top.head': 'posted' })),
+    'In "Collar and far sleeve" top\'s posture upright and top\'s head posted cannot both be so.',
+    change((map) => (map.positions[0]!.signs = { 'top.posture': 'broken', 'top.head': 'posted' })),
+  ],
+  [
+    'impossible-signs',
+    change((map) => {
+      map.positions[0]!.signs = { 'top.stance': 'standing', 'top.legL': 'lifted', 'top.legR': 'lifted' };
+    }),
+    'In "Collar and far sleeve" top\'s left leg lifted and top\'s right leg lifted cannot both be so.',
+    change((map) => {
+      map.positions[0]!.signs = { 'top.stance': 'on-back', 'top.legL': 'lifted', 'top.legR': 'lifted' };
+    }),
+  ],
+  [
+    'impossible-signs',
+    change((map) => {
+      map.positions[0]!.signs = { 'top.handL': 'posted' };
+      map.positions[0]!.topHolds = [kneeGrip];
+    }),
+    'In "Collar and far sleeve" top\'s left hand posted, yet it holds.',
+    change((map) => {
+      map.positions[0]!.signs = { 'top.handL': 'gripping' };
+      map.positions[0]!.topHolds = [kneeGrip];
+    }),
+  ],
+  [
+    'need-not-given',
+    change((map) => map.moves[3]!.needs.push({ facet: 'top.weight', values: ['forward'], mark: 'must' })),
+    '"Roll under" needs top\'s weight forward, which neither "Two on one" nor anything top does there gives.',
+    change((map) => {
+      map.moves[3]!.needs.push({ facet: 'top.weight', values: ['forward'], mark: 'must' });
+      map.reactions[1]!.changes = { 'top.weight': 'forward' };
+      map.positions[1]!.looks[0]!.reactions.push({ id: 'post-left' });
+    }),
+  ],
+  [
+    'need-not-given',
+    change((map) => map.moves[3]!.needsHolds.push({ part: 'ankle' })),
+    '"Roll under" needs a hold on the ankle, which neither "Two on one" nor anything top does there gives.',
+    smallMap(),
+  ],
+  [
+    'endless-loop',
+    change((map) => {
+      map.moves = map.moves.filter(({ id }) => id === 'gather' || id === 'roll');
+      map.exchanges = map.exchanges.filter(({ move }) => move === 'gather' || move === 'roll');
+    }),
+    'From "Collar and far sleeve" and "Two on one" no line ever ends: they only lead to each other.',
+    smallMap(),
+  ],
+  [
+    'attack-without-hazard',
+    change((map) => (map.moves[1]!.hazards = [])),
+    '"Collar choke" is a submission without a hazard.',
+    smallMap(),
+  ],
+  [
+    'order-fault',
+    change((map) => {
+      map.moves[0]!.steps[0]!.after = ['s2'];
+      map.moves[0]!.steps.push({ id: 's2', text: 'Lie back.', take: [], release: [], seconds: 1 });
+    }),
+    'In "Gather the sleeve with both hands" step 1 comes before step 2, which has to be done first.',
+    change((map) => {
+      map.moves[0]!.steps.push({ id: 's2', text: 'Pull.', take: [], release: [], after: ['s1'], seconds: 1 });
+    }),
+  ],
+  [
+    'order-fault',
+    change((map) => (map.moves[0]!.steps[0]!.after = ['gone'])),
+    'In "Gather the sleeve with both hands" step 1 must come after a step that is not there.',
+    smallMap(),
+  ],
+  [
+    'opens-exposed',
+    change((map) => {
+      map.positions[0]!.signs = { 'own.heelL': 'exposed' };
+      map.moves[0]!.steps[0]!.release = ['handL', 'footL'];
+    }),
+    '"Gather the sleeve with both hands" opens the left foot while own left heel is exposed.',
+    change((map) => {
+      map.positions[0]!.signs = { 'own.heelL': 'exposed' };
+      map.moves[0]!.steps[0]!.release = ['handL', 'footL'];
+      map.moves[0]!.steps[0]!.signs = { 'own.heelL': 'hidden' };
+    }),
+  ],
+  [
+    'bare-handover',
+    change((map) => {
+      map.moves[3]!.steps = [
+        { id: 's1', text: 'Let go.', take: [], release: ['handL', 'handR'], seconds: 1 },
+        { id: 's2', text: 'Roll.', take: [], release: [], seconds: 2 },
+      ];
+    }),
+    '"Roll under" lets go of the near sleeve at the cuff and takes nothing: nothing holds top then.',
+    change((map) => {
+      map.moves[3]!.steps = [
+        { id: 's1', text: 'One hand.', take: [], release: ['handL'], seconds: 1 },
+        { id: 's2', text: 'Roll.', take: [], release: ['handR'], seconds: 2 },
+      ];
+    }),
+  ],
+  [
+    'arrival-gap',
+    change((map) => {
+      map.moves[2]!.steps = [{ id: 's1', text: 'Tilt.', take: [], release: [], seconds: 1 }];
+      map.exchanges[2]!.to = { position: 'cross' };
+    }),
+    '"Tilt to the side" arrives at "Two on one", but its steps do not say how the left hand and right hand two-on-one on the near sleeve at the cuff.',
+    change((map) => (map.moves[2]!.steps = [{ id: 's1', text: 'Tilt.', take: [], release: [], seconds: 1 }])),
+  ],
+  [
+    'free-post',
+    change((map) => (map.moves[2]!.direction = 270)),
+    '"Tilt to the side" sends top towards 270°, where top\'s left hand is free to post.',
+    change((map) => (map.moves[2]!.direction = 90)),
+  ],
+  [
+    'unopposed-only',
+    change((map) => (map.positions[1]!.looks[0]!.reactions = [])),
+    '"Roll under" is written for when top does nothing, and for nothing else.',
+    change((map) => map.positions[1]!.looks[0]!.reactions.push({ id: 'post-left' })),
+  ],
+  [
+    'untrained-reaction',
+    smallMap(),
+    '"Strips the collar grip" does not say how bottom feels it coming.',
+    change((map) => (map.reactions[0]!.feel = 'Two hands come to your wrist.')),
+  ],
+  [
+    'common-reaction',
+    likePositions(true),
+    'No look of "Position 3" lists "Strips the collar grip", which 3 of 3 positions like it do.',
+    likePositions(false),
+  ],
 ];
 
 describe('findings', () => {
@@ -124,6 +286,56 @@ describe('findings', () => {
     expect(sentences(unfreed, 'limb-conflict')).toEqual([
       'In "Gather the sleeve with both hands" the right hand takes the far sleeve at the cuff while it holds the far collar.',
     ]);
+  });
+
+  it('name the nearest allowed move when the rules bar one, and only under rules', () => {
+    const map = change((changed) => {
+      changed.moves[1]!.hazards = ['heel-hook'];
+      changed.moves[2]!.hazards = ['scissor-takedown'];
+    });
+    const rules = {
+      ...SHIPPED_PROFILES[0]!,
+      barred: ['heel-hook' as const],
+      refereeRisk: ['scissor-takedown' as const],
+      name: 'House',
+    };
+    const barred = validateMap(map, { rules }).filter(({ code }) =>
+      ['barred-move', 'referee-risk'].includes(code),
+    );
+    expect(barred.map(({ sentence, mend }) => [sentence, mend])).toEqual([
+      [
+        '"Collar choke": heel hook is barred under House.',
+        'From the same position "Gather the sleeve with both hands" is allowed.',
+      ],
+      [
+        '"Tilt to the side": scissor takedown is a referee\'s risk under House.',
+        'From the same position "Gather the sleeve with both hands" is allowed.',
+      ],
+    ]);
+    expect(sentences(map, 'barred-move')).toEqual([]);
+  });
+
+  it('are gone once a mend that is offered is taken', () => {
+    const offered = CASES.flatMap(([, bad]) =>
+      validateMap(bad).flatMap((f) => (f.command ? [{ bad, f }] : [])),
+    );
+    expect(new Set(offered.map(({ f }) => f.code))).toEqual(
+      new Set([
+        'attack-without-hazard',
+        'missing-basis',
+        'order-fault',
+        'release-not-held',
+        'cloth-no-gi',
+        'no-entry',
+      ]),
+    );
+    for (const { bad, f } of offered) {
+      const mended = applyCommand(bad, f.command!).map;
+      const left = validateMap(mended).filter(
+        ({ code, place }) => code === f.code && place.path === f.place.path,
+      );
+      expect(left.map(({ sentence }) => sentence)).not.toContain(f.sentence);
+    }
   });
 
   it('come errors first, each with place and mend', () => {

@@ -8,7 +8,7 @@ import { smallMap } from '../test/smallMap.ts';
 import { type Line, parseLines, printLine, quoteName } from './lineSyntax.ts';
 import { printMapFile } from './mapFile.ts';
 import { printLines } from './printLines.ts';
-import { readLines } from './readLines.ts';
+import { readAllLines, readLines } from './readLines.ts';
 
 /** A line without what only says where it stood. */
 const plain = (line: object) =>
@@ -195,6 +195,19 @@ describe('lines and a map', () => {
     });
     const same = readLines(map, 'start: gather | strip-collar -> back');
     expect(same.map.exchanges[0]).toMatchObject({ chance: 0.7, basis: 'logged' });
+  });
+
+  it('that stand for whole positions take out what they mention no more', () => {
+    const map = smallMap();
+    const text = printLines(map, ['start']);
+    expect(readAllLines(map, text, ['start']).changes).toEqual([]);
+    const fewer = text.split('\n').slice(1).join('\n');
+    const { changes, map: next, command } = readAllLines(map, fewer, ['start']);
+    expect(changes).toMatchObject([{ kind: 'exchange', id: 'gather-strip', change: 'gone' }]);
+    expect(next.exchanges.map(({ id }) => id)).toEqual(['choke-none', 'tilt-none', 'roll-none']);
+    expect(printMapFile(applyCommand(next, applyCommand(map, command).inverse).map)).toBe(printMapFile(map));
+    // While a line cannot be read nobody knows what it mentions: nothing goes.
+    expect(readAllLines(map, `${fewer}\nCollar and far sleeve Gather`, ['start']).changes).toEqual([]);
   });
 
   it('leave out lines with errors and do the others', () => {

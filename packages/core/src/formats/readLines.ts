@@ -1,5 +1,5 @@
 import { applyCommand } from '../edit/applyCommand.ts';
-import { type BatchCommand, batch, type Command, put } from '../edit/command.ts';
+import { type BatchCommand, batch, type Command, put, remove } from '../edit/command.ts';
 import { type Exchange, ExchangeSchema, exchangeKey } from '../model/exchange.ts';
 import { freshId } from '../model/freshId.ts';
 import { indexMap } from '../model/indexMap.ts';
@@ -16,7 +16,7 @@ export interface LineChange {
   kind: 'position' | 'move' | 'reaction' | 'exchange';
   id: string;
   name: string;
-  change: 'new' | 'changed';
+  change: 'new' | 'changed' | 'gone';
 }
 
 export interface ReadLines {
@@ -25,6 +25,8 @@ export interface ReadLines {
   /** One undoable change that does all of it; empty when the lines say what the map says already. */
   command: BatchCommand;
   map: GuardMap;
+  /** The exchanges that the lines are about, new ones included. */
+  mentioned: ReadonlySet<string>;
 }
 
 const DEFAULT_CHANCE = 0.5;
@@ -38,10 +40,12 @@ export function readLines(map: GuardMap, text: string): ReadLines {
   const { lines, errors } = parseLines(text);
   const changes: LineChange[] = [];
   const commands: Command[] = [];
+  const mentioned = new Set<string>();
   let current = map;
   for (const line of lines) {
     try {
-      const steps = readLine(current, line);
+      const { steps, exchange } = readLine(current, line);
+      mentioned.add(exchange);
       for (const { command } of steps) current = applyCommand(current, command).map;
       commands.push(...steps.map(({ command }) => command));
       changes.push(...steps.flatMap(({ change }) => (change ? [{ ...change, line: line.line }] : [])));
@@ -51,7 +55,42 @@ export function readLines(map: GuardMap, text: string): ReadLines {
     }
   }
   errors.sort((a, b) => a.line - b.line || a.column - b.column);
-  return { errors, changes, command: batch(commands, 'Lines'), map: current };
+  return { errors, changes, command: batch(commands, 'Lines'), map: current, mentioned };
+}
+
+/**
+ * The same for a text that stands for all exchanges of some positions, as `printLines` writes them: what no line
+ * mentions any more is taken out too, unless a line has an error (it may be the one that would mention it).
+ */
+export function readAllLines(map: GuardMap, text: string, positions: readonly string[]): ReadLines {
+  const read = readLines(map, text);
+  if (read.errors.length > 0) return read;
+  const index = indexMap(map);
+  const gone = positions
+    .flatMap((position) => index.movesOf(position))
+    .flatMap((move) => index.exchangesOf(move.id).map((exchange) => ({ move, exchange })))
+    .filter(({ exchange }) => !read.mentioned.has(exchange.id));
+  const command = batch(
+    [...read.command.commands, ...gone.map(({ exchange }) => remove('exchange', exchange.id))],
+    read.command.label,
+  );
+  return {
+    ...read,
+    changes: [
+      ...read.changes,
+      ...gone.map(
+        ({ move, exchange }): LineChange => ({
+          line: 0,
+          kind: 'exchange',
+          id: exchange.id,
+          name: move.name,
+          change: 'gone',
+        }),
+      ),
+    ],
+    command,
+    map: applyCommand(map, command).map,
+  };
 }
 
 class NameSlip extends Error {
@@ -67,8 +106,8 @@ interface Step {
   change?: Omit<LineChange, 'line'>;
 }
 
-/** The steps one line takes, the things it needs first. */
-function readLine(map: GuardMap, line: Line): Step[] {
+/** The steps one line takes, the things it needs first, and the exchange it is about. */
+function readLine(map: GuardMap, line: Line): { steps: Step[]; exchange: string } {
   const steps: Step[] = [];
   let current = map;
   const make = (command: Command, change?: Omit<LineChange, 'line'>) => {
@@ -122,7 +161,7 @@ function readLine(map: GuardMap, line: Line): Step[] {
       basis: 'coach',
     });
     make(put('exchange', value), { kind: 'exchange', id, name: move.name, change: 'new' });
-    return steps;
+    return { steps, exchange: id };
   }
   const { otherwise: _, seconds: __, ...rest } = known;
   const chance = line.chance ?? known.chance;
@@ -135,7 +174,7 @@ function readLine(map: GuardMap, line: Line): Step[] {
   if (!sameExchange(value, known)) {
     make(put('exchange', value), { kind: 'exchange', id: known.id, name: move.name, change: 'changed' });
   }
-  return steps;
+  return { steps, exchange: known.id };
 }
 
 type Make = (command: Command, change?: Omit<LineChange, 'line'>) => void;

@@ -1,3 +1,4 @@
+import { put } from '../../edit/command.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { Check, Finding } from '../finding.ts';
 
@@ -22,7 +23,8 @@ export const chance: Check = (map) =>
         severity: 'note',
         place,
         sentence: `An exchange of "${move}" does not say where its chance comes from.`,
-        mend: "Mark it as the coach's guess, logged or blended.",
+        mend: "Mark it as the coach's guess.",
+        command: put('exchange', { ...exchange, basis: 'coach' }),
       });
     }
     return found;

@@ -1,5 +1,6 @@
 import { followSteps, type StepTrouble } from '../../body/followSteps.ts';
 import { contactName, targetName, type WordContext, wordContext } from '../../body/words.ts';
+import { type Command, put } from '../../edit/command.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
 import type { Move } from '../../model/move.ts';
@@ -46,6 +47,7 @@ function describe(move: Move, trouble: StepTrouble, context: WordContext): Findi
         place,
         sentence: `"${move.name}" lets go with the ${limb}, which holds nothing.`,
         mend: 'Take the release out, or add the hold to the position.',
+        ...withoutRelease(move, trouble),
       };
     case 'keep-released':
       return {
@@ -64,4 +66,13 @@ function describe(move: Move, trouble: StepTrouble, context: WordContext): Findi
         mend: 'Let go first, or use another limb.',
       };
   }
+}
+
+/** The move without that release, where the step is one of its own. */
+function withoutRelease(move: Move, { step: id, contact }: StepTrouble): { command?: Command } {
+  if (!move.steps.some((step) => step.id === id)) return {};
+  const steps = move.steps.map((step) =>
+    step.id === id ? { ...step, release: step.release.filter((other) => other !== contact) } : step,
+  );
+  return { command: put('move', { ...move, steps }) };
 }

@@ -1,3 +1,4 @@
+import { put } from '../../edit/command.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
@@ -35,7 +36,8 @@ export const unreachable: Check = (map) => {
         severity: 'warning',
         place: { kind: 'map', id: map.id },
         sentence: 'No position is marked as one where a round can start.',
-        mend: 'Give at least one position an entry weight.',
+        mend: `Let rounds start in "${map.positions[0]!.name}".`,
+        command: put('position', { ...map.positions[0]!, entry: 1 }),
       },
     ];
   }
