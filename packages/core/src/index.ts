@@ -24,6 +24,7 @@ export * from './drill/setupLength.ts';
 export * from './edit/applyCommand.ts';
 export * from './edit/badReferences.ts';
 export * from './edit/command.ts';
+export * from './edit/commandWords.ts';
 export * from './edit/diffMaps.ts';
 export * from './edit/duplicate.ts';
 export * from './edit/issue.ts';

@@ -145,6 +145,52 @@ describe('maps over HTTP', () => {
     expect((await test.http.get('/api/maps')).body).toEqual([]);
   });
 
+  it('remember who changed what, and what every revision was', async () => {
+    await importSmall();
+    await test.http
+      .post('/api/maps/small/changes')
+      .send({ revision: 1, commands: [rename('First')], who: 'Coach Tern' })
+      .expect(200);
+    await change(2, { do: 'remove', kind: 'exchange', id: 'e2' }, rename('Second')).expect(200);
+    test = await test.restart();
+    const { body } = await test.http.get('/api/maps/small/history').expect(200);
+    expect(body).toMatchObject([
+      { revision: 3, who: '', what: 'exchange removed and position “Second”' },
+      { revision: 2, who: 'Coach Tern', what: 'position “First”' },
+    ]);
+    expect((await test.http.get('/api/maps/small/history?before=3')).body).toHaveLength(1);
+    const first = await test.http.get('/api/maps/small/revisions/1').expect(200);
+    expect(printMapFile(first.body.map)).toBe(printMapFile(small));
+    const second = await test.http.get('/api/maps/small/revisions/2').expect(200);
+    expect([second.body.map.positions[0].name, second.body.map.exchanges.length]).toEqual(['First', 2]);
+    await test.http.get('/api/maps/small/revisions/4').expect(404);
+    await test.http.get('/api/maps/small/revisions/x').expect(400);
+  });
+
+  it('are copied, removed and had back', async () => {
+    await importSmall();
+    await test.http.post('/api/maps/small/copy').send({ id: 'second', name: 'Second' }).expect(201);
+    const copy = (await test.http.get('/api/maps/second')).body.map;
+    expect(copy).toEqual({ ...JSON.parse(JSON.stringify(small)), id: 'second', name: 'Second' });
+    await test.http.delete('/api/maps/small').expect(204);
+    await test.http.get('/api/maps/small').expect(404);
+    await change(1, rename('Ghost')).expect(404);
+    const { body: refused } = await test.http.post('/api/maps/import').send(small).expect(409);
+    expect(refused.message).toContain('can be had back');
+    expect((await test.http.get('/api/maps')).body.map(({ id }: { id: string }) => id)).toEqual(['second']);
+    await test.http.post('/api/maps/small/give-back').expect(200);
+    expect((await test.http.get('/api/maps/small/file')).text).toBe(printMapFile(small));
+    await test.http.post('/api/maps/small/give-back').expect(404);
+    await test.http.delete('/api/maps/nothing').expect(404);
+  });
+
+  it('go out as GraphML', async () => {
+    await importSmall();
+    const { text, headers } = await test.http.get('/api/maps/small/graphml').buffer(true).expect(200);
+    expect(headers['content-type']).toContain('graphml');
+    expect(text).toContain('<edge id="e1" source="a" target="b">');
+  });
+
   it('keep foreign keys on and write-ahead logging', async () => {
     const database = test.app.get(DataSource);
     expect(await database.query('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);

@@ -8,9 +8,12 @@ import type { Moment } from './followSteps.ts';
  * lets go of is gone and what top takes is there (with limbs that leave what they held).
  */
 export function afterReaction(moment: Moment, reaction: Reaction): { moment: Moment; broken: Hold[] } {
-  const broken = moment.holds.filter((hold) =>
-    reaction.breaks.some((pattern) => matchesPattern(hold, pattern, 'own')),
-  );
+  const broken =
+    reaction.breaks.length === 0
+      ? []
+      : moment.holds.filter((hold) =>
+          reaction.breaks.some((pattern) => matchesPattern(hold, pattern, 'own')),
+        );
   const busy = new Set(reaction.topTakes.flatMap((hold) => hold.contacts));
   const topHolds = moment.topHolds
     .filter((hold) => !reaction.topReleases.some((pattern) => matchesPattern(hold, pattern, 'top')))

@@ -35,10 +35,14 @@ export function followStep(moment: Moment, step: Step): { moment: Moment; troubl
     }
     holds.push(wanted);
   }
-  const topHolds = moment.topHolds
-    .filter((hold) => !step.topReleases?.some((pattern) => matchesPattern(hold, pattern, 'top')))
-    .concat(step.topTakes ?? []);
-  return { moment: { holds, topHolds, signs: { ...moment.signs, ...step.signs } }, troubles };
+  let { topHolds, signs } = moment;
+  if (step.topReleases || step.topTakes) {
+    topHolds = topHolds
+      .filter((hold) => !step.topReleases?.some((pattern) => matchesPattern(hold, pattern, 'top')))
+      .concat(step.topTakes ?? []);
+  }
+  if (step.signs) signs = { ...signs, ...step.signs };
+  return { moment: { holds, topHolds, signs }, troubles };
 }
 
 /** The moment after all steps in their order, with everything that could not be done as written. */

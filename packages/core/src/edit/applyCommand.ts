@@ -1,5 +1,4 @@
 import { exchangeKey } from '../model/exchange.ts';
-import { indexMap } from '../model/indexMap.ts';
 import { ENTITY_KINDS, type EntityKind, type EntityOf, type GuardMap, LIST_OF } from '../model/map.ts';
 import { entityIssues } from './badReferences.ts';
 import { batch, type Command, put, remove } from './command.ts';
@@ -24,7 +23,7 @@ export function applyCommand(map: GuardMap, command: Command): Applied {
   const { map: next, inverse } = run(map, command, [], (kind, id, path) =>
     touched.set(`${kind}/${id}`, { kind, id, path }),
   );
-  const issues = check(next, [...touched.values()]);
+  const issues = check(map, next, [...touched.values()]);
   if (issues.length > 0) throw new RefusedError(issues);
   return { map: next, inverse, touched: [...touched.values()].map(({ kind, id }) => ({ kind, id })) };
 }
@@ -90,45 +89,59 @@ function removeFrom(map: GuardMap, kind: EntityKind, id: string, path: (string |
 
 /** Checks what the change touched, and, where it took something away, whoever still mentions it. */
 function check(
+  before: GuardMap,
   map: GuardMap,
   touched: { kind: EntityKind; id: string; path: (string | number)[] }[],
 ): Issue[] {
   const issues: Issue[] = [];
-  let owners = false;
+  let lost = false;
   for (const { kind, id, path } of touched) {
-    const value = (map[LIST_OF[kind]] as EntityOf<EntityKind>[]).find((item) => item.id === id);
-    if (!value) {
-      owners = true;
-      continue;
-    }
-    // A position may have lost a look, a move a variant: their users have to be looked at too.
-    if (kind === 'position' || kind === 'move') owners = true;
+    const value = find(map, kind, id);
+    lost ||= !value || losesParts(find(before, kind, id), value);
+    if (!value) continue;
     for (const issue of entityIssues(map, kind, value))
       issues.push({ ...issue, path: [...path, ...issue.path] });
     if (kind === 'exchange') {
       const exchange = value as EntityOf<'exchange'>;
-      const twin = indexMap(map)
-        .exchangesOf(exchange.move)
-        .find((other) => other.id !== id && exchangeKey(other) === exchangeKey(exchange));
+      const key = exchangeKey(exchange);
+      // The exchanges are not indexed yet after this change: one look through them is cheaper.
+      const twin = map.exchanges.find(
+        (other) => other.move === exchange.move && other.id !== id && exchangeKey(other) === key,
+      );
       if (twin)
         issues.push({ path, message: `the same move already meets the same reaction in "${twin.id}"` });
     }
   }
-  if (owners) {
-    const seen = new Set(touched.map(({ kind, id }) => `${kind}/${id}`));
-    for (const kind of ENTITY_KINDS) {
-      for (const item of map[LIST_OF[kind]] as EntityOf<typeof kind>[]) {
-        if (seen.has(`${kind}/${item.id}`)) continue;
-        for (const reference of referencesOf(kind, item)) {
-          if (!resolves(map, reference)) {
-            issues.push({
-              path: [],
-              message: `${kind} "${item.id}" still needs the ${reference.kind} "${reference.id}"`,
-            });
-          }
-        }
-      }
-    }
-  }
+  if (lost) issues.push(...stillNeeded(map, touched));
   return issues;
+}
+
+function find(map: GuardMap, kind: EntityKind, id: string): EntityOf<EntityKind> | undefined {
+  return (map[LIST_OF[kind]] as EntityOf<EntityKind>[]).find((item) => item.id === id);
+}
+
+/** Whether a position has lost a look, or a move a variant, that others may mention. */
+function losesParts(before: EntityOf<EntityKind> | undefined, after: EntityOf<EntityKind>): boolean {
+  const parts = (value: EntityOf<EntityKind>): { id: string }[] =>
+    'looks' in value ? value.looks : 'variants' in value ? value.variants : [];
+  if (!before) return false;
+  const left = new Set(parts(after).map(({ id }) => id));
+  return parts(before).some(({ id }) => !left.has(id));
+}
+
+/** Mentions of what is gone, by things that the change did not touch. */
+function stillNeeded(map: GuardMap, touched: { kind: EntityKind; id: string }[]): Issue[] {
+  const seen = new Set(touched.map(({ kind, id }) => `${kind}/${id}`));
+  return ENTITY_KINDS.flatMap((kind) =>
+    (map[LIST_OF[kind]] as EntityOf<typeof kind>[])
+      .filter((item) => !seen.has(`${kind}/${item.id}`))
+      .flatMap((item) =>
+        referencesOf(kind, item)
+          .filter((reference) => !resolves(map, reference))
+          .map((reference) => ({
+            path: [],
+            message: `${kind} "${item.id}" still needs the ${reference.kind} "${reference.id}"`,
+          })),
+      ),
+  );
 }

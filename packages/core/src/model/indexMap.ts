@@ -18,25 +18,52 @@ export interface MapIndex {
 
 const cache = new WeakMap<GuardMap, MapIndex>();
 
-/** The index of a map, built once for each document (maps are never changed in place). */
+/**
+ * The index of a map. Its parts are built when they are first asked for and kept with the lists they are of (lists
+ * are never changed in place), so that after an edit only the list that was edited is indexed anew.
+ */
 export function indexMap(map: GuardMap): MapIndex {
   const known = cache.get(map);
   if (known) return known;
-  const byId = <T extends { id: string }>(list: readonly T[]) => new Map(list.map((item) => [item.id, item]));
-  const moves = groupBy(map.moves, (move) => move.position);
-  const exchanges = groupBy(map.exchanges, (exchange) => exchange.move);
   const index: MapIndex = {
-    system: byId(map.systems),
-    reaction: byId(map.reactions),
-    position: byId(map.positions),
-    move: byId(map.moves),
-    exchange: byId(map.exchanges),
-    movesOf: (position) => moves.get(position) ?? [],
-    exchangesOf: (move) => exchanges.get(move) ?? [],
+    get system() {
+      return byId(map.systems);
+    },
+    get reaction() {
+      return byId(map.reactions);
+    },
+    get position() {
+      return byId(map.positions);
+    },
+    get move() {
+      return byId(map.moves);
+    },
+    get exchange() {
+      return byId(map.exchanges);
+    },
+    movesOf: (position) => byPosition(map.moves).get(position) ?? [],
+    exchangesOf: (move) => byMove(map.exchanges).get(move) ?? [],
   };
   cache.set(map, index);
   return index;
 }
+
+/** The same function, remembering what it made of each list. */
+function kept<T extends object, R>(build: (list: readonly T[]) => R): (list: readonly T[]) => R {
+  const made = new WeakMap<readonly T[], R>();
+  return (list) => {
+    const known = made.get(list);
+    if (known) return known;
+    const built = build(list);
+    made.set(list, built);
+    return built;
+  };
+}
+
+const idsOf = kept((list: readonly { id: string }[]) => new Map(list.map((item) => [item.id, item])));
+const byId = idsOf as <T extends { id: string }>(list: readonly T[]) => Map<string, T>;
+const byPosition = kept((moves: readonly Move[]) => groupBy(moves, ({ position }) => position));
+const byMove = kept((exchanges: readonly Exchange[]) => groupBy(exchanges, ({ move }) => move));
 
 function groupBy<T>(list: readonly T[], key: (item: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>();

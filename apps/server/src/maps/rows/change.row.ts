@@ -9,4 +9,5 @@ export class ChangeRow {
   @Column({ type: 'simple-json' }) command: Command;
   @Column({ type: 'simple-json' }) inverse: Command;
   @Column({ type: 'text' }) at: string;
+  @Column({ type: 'text' }) who: string;
 }

@@ -9,4 +9,5 @@ export class MapRow {
   @Column({ type: 'integer' }) revision: number;
   @Column({ type: 'text', name: 'created_at' }) createdAt: string;
   @Column({ type: 'text', name: 'updated_at' }) updatedAt: string;
+  @Column({ type: 'text', name: 'removed_at', nullable: true }) removedAt: string | null;
 }

@@ -1,4 +1,3 @@
-import { followSteps } from '../../body/followSteps.ts';
 import { sided } from '../../body/mirror.ts';
 import { holdWords, joinWords, wordContext } from '../../body/words.ts';
 import type { Exchange } from '../../model/exchange.ts';
@@ -10,7 +9,7 @@ import type { Move } from '../../model/move.ts';
 import { isOutcome } from '../../model/outcome.ts';
 import { stepsOf } from '../../model/seconds.ts';
 import type { Check, Finding } from '../finding.ts';
-import { momentOf } from '../momentsBefore.ts';
+import { walk, walksOf } from '../walks.ts';
 
 /**
  * Holds that the destination has and the steps do not explain. Only unopposed exchanges are asked: a move's steps
@@ -41,7 +40,10 @@ function unexplained(map: GuardMap, move: Move, exchange: Exchange): Hold[] {
   const written = isOutcome(exchange.to) ? undefined : index.position.get(exchange.to.position);
   if (!from || !written || isOutcome(exchange.to)) return [];
   const to = sided('position', written, exchange.to.mirrored);
-  const { holds } = followSteps(momentOf(map, from, exchange.reaction), stepsOf(move, exchange)).moment;
+  const [unopposed] = exchange.variant
+    ? [walk({ holds: from.holds, topHolds: from.topHolds, signs: from.signs }, stepsOf(move, exchange))]
+    : walksOf(map, from, move);
+  const holds = unopposed?.after.at(-1)?.holds ?? from.holds;
   const there = (hold: Hold) =>
     holds.some(
       (other) =>

@@ -1,11 +1,10 @@
-import { followStep, type Moment } from '../../body/followSteps.ts';
 import { joinWords, targetName, wordContext } from '../../body/words.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
-import type { Move } from '../../model/move.ts';
+import type { Move, Step } from '../../model/move.ts';
 import { stepsOf } from '../../model/seconds.ts';
 import type { Check, Finding } from '../finding.ts';
-import { momentsBefore } from '../momentsBefore.ts';
+import { type Walk, walksOf } from '../walks.ts';
 
 /**
  * A handover with nothing in hand: a step that lets the last hold on top go, or two holds at once, and takes
@@ -17,8 +16,8 @@ function bareStepsOf(map: GuardMap, move: Move): Finding[] {
   const position = indexMap(map).position.get(move.position);
   if (!position) return [];
   const steps = stepsOf(move).slice(0, -1);
-  if (steps.length === 0) return [];
-  const [first = [], ...others] = momentsBefore(map, position, move).map((start) => walk(start, steps));
+  if (!steps.some(onlyReleases)) return [];
+  const [first = [], ...others] = walksOf(map, position, move).map((walk) => bareSteps(walk, steps));
   const context = wordContext(position);
   return first
     .filter(({ step }) => others.every((bare) => bare.some((other) => other.step === step)))
@@ -31,16 +30,16 @@ function bareStepsOf(map: GuardMap, move: Move): Finding[] {
     }));
 }
 
-function walk(start: Moment, steps: Parameters<typeof followStep>[1][]) {
-  let moment = start;
-  return steps.flatMap((step) => {
-    const before = moment;
-    moment = followStep(moment, step).moment;
-    if (step.take.length > 0 || step.release.length === 0) return [];
+const onlyReleases = (step: Step): boolean => step.take.length === 0 && step.release.length > 0;
+
+function bareSteps({ start, after }: Walk, steps: readonly Step[]) {
+  return steps.flatMap((step, i) => {
+    if (!onlyReleases(step)) return [];
+    const before = after[i - 1] ?? start;
     const gone = before.holds.filter(
       (hold) => hold.target.of === 'top' && hold.contacts.every((contact) => step.release.includes(contact)),
     );
-    const last = gone.length > 0 && !moment.holds.some((hold) => hold.target.of === 'top');
+    const last = gone.length > 0 && !after[i]!.holds.some((hold) => hold.target.of === 'top');
     return last || gone.length > 1 ? [{ step: step.id, gone, last }] : [];
   });
 }

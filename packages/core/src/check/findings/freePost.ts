@@ -1,14 +1,13 @@
 import { blockedPosts } from '../../balance/blockedPosts.ts';
-import { followStep } from '../../body/followSteps.ts';
+import type { Moment } from '../../body/followSteps.ts';
 import { contactName } from '../../body/words.ts';
 import type { Contact } from '../../model/contacts.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
 import type { Move } from '../../model/move.ts';
-import { stepsOf } from '../../model/seconds.ts';
 import { signOf } from '../../model/signs.ts';
 import type { Check, Finding } from '../finding.ts';
-import { momentsBefore } from '../momentsBefore.ts';
+import { walksOf } from '../walks.ts';
 
 /** A sweep that sends top to a side on which the hand can still be put down. */
 export const freePost: Check = (map) =>
@@ -36,13 +35,8 @@ export function handOnThatSide(direction: number | undefined): Contact | undefin
 function isTaken(map: GuardMap, move: Move, hand: Contact): boolean {
   const position = indexMap(map).position.get(move.position);
   if (!position) return true;
-  return momentsBefore(map, position, move).some((start) => {
-    const moments = [start];
-    for (const step of stepsOf(move)) moments.push(followStep(moments.at(-1)!, step).moment);
-    return moments.some(
-      ({ holds, signs }) =>
-        blockedPosts(holds).some(({ post }) => post === hand) ||
-        signOf(signs, `top.${hand}` as 'top.handL') === 'trapped',
-    );
-  });
+  const taken = ({ holds, signs }: Moment) =>
+    signOf(signs, `top.${hand}` as 'top.handL') === 'trapped' ||
+    blockedPosts(holds).some(({ post }) => post === hand);
+  return walksOf(map, position, move).some(({ start, after }) => taken(start) || after.some(taken));
 }

@@ -1,4 +1,3 @@
-import { followStep } from '../../body/followSteps.ts';
 import { contactName, joinWords } from '../../body/words.ts';
 import { put } from '../../edit/command.ts';
 import type { Contact } from '../../model/contacts.ts';
@@ -8,7 +7,7 @@ import type { Move, Step } from '../../model/move.ts';
 import { stepsOf } from '../../model/seconds.ts';
 import { signOf } from '../../model/signs.ts';
 import type { Check, Finding } from '../finding.ts';
-import { momentsBefore } from '../momentsBefore.ts';
+import { walksOf } from '../walks.ts';
 
 /** A step before one it must come after, and legs that open while an own heel or knee line is exposed. */
 export const orderFault: Check = (map) =>
@@ -77,16 +76,15 @@ const EXPOSED = [
 /** In whatever moment the move begins, its steps let go with a leg while one's own leg is in danger. */
 function opensExposed(map: GuardMap, move: Move): Finding[] {
   const position = indexMap(map).position.get(move.position);
-  if (!position) return [];
-  const dangers = momentsBefore(map, position, move).map((start) => {
-    let moment = start;
-    for (const step of stepsOf(move)) {
+  const opens = stepsOf(move).some((step) => step.release.some((contact) => LEGS.includes(contact)));
+  if (!position || !opens) return [];
+  const dangers = walksOf(map, position, move).map(({ start, after }) => {
+    for (const [i, step] of stepsOf(move).entries()) {
       const opened = step.release.filter((contact) => LEGS.includes(contact));
       // What the step itself makes safe counts: the knee goes in as the feet open.
-      const signs = { ...moment.signs, ...step.signs };
+      const signs = { ...(after[i - 1] ?? start).signs, ...step.signs };
       const open = EXPOSED.find(([facet, value]) => signOf(signs, facet) === value);
       if (opened.length > 0 && open) return { step: step.id, words: open[2], opened };
-      moment = followStep(moment, step).moment;
     }
     return undefined;
   });

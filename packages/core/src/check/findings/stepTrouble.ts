@@ -1,4 +1,4 @@
-import { followSteps, type StepTrouble } from '../../body/followSteps.ts';
+import type { StepTrouble } from '../../body/followSteps.ts';
 import { contactName, targetName, type WordContext, wordContext } from '../../body/words.ts';
 import { type Command, put } from '../../edit/command.ts';
 import { indexMap } from '../../model/indexMap.ts';
@@ -6,7 +6,7 @@ import type { GuardMap } from '../../model/map.ts';
 import type { Move } from '../../model/move.ts';
 import { stepsOf } from '../../model/seconds.ts';
 import type { Check, Finding } from '../finding.ts';
-import { momentsBefore } from '../momentsBefore.ts';
+import { walksOf } from '../walks.ts';
 
 /**
  * A step that lets go of what was not held, lets go too early of a hold marked to be kept, or takes with a limb that is
@@ -17,14 +17,13 @@ export const stepTrouble: Check = (map) => map.moves.flatMap((move) => troublesO
 function troublesOf(map: GuardMap, move: Move): Finding[] {
   const position = indexMap(map).position.get(move.position);
   if (!position) return [];
-  const context = wordContext(position);
   const steps = stepsOf(move);
+  if (!steps.some((step) => step.take.length + step.release.length > 0)) return [];
+  const context = wordContext(position);
   // The last step is where the position ends: there a kept hold may go.
   const early = (trouble: StepTrouble) =>
     trouble.trouble !== 'keep-released' || trouble.step !== steps.at(-1)?.id;
-  const runs = momentsBefore(map, position, move).map(
-    (moment) => followSteps(moment, stepsOf(move)).troubles,
-  );
+  const runs = walksOf(map, position, move).map(({ troubles }) => troubles);
   const [first = [], ...others] = runs;
   return first
     .filter(

@@ -3,7 +3,7 @@ import { matchesPattern } from '../../model/holdPattern.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import { conditionMet } from '../../model/signs.ts';
 import type { Check, Finding } from '../finding.ts';
-import { momentsAt } from '../momentsBefore.ts';
+import { momentsAt } from '../walks.ts';
 
 /** A move that needs a hold or a sign which neither its position nor any reaction there gives. */
 export const unmetNeed: Check = (map) => {

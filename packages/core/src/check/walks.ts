@@ -1,11 +1,12 @@
 import { afterReaction } from '../body/afterReaction.ts';
-import type { Moment } from '../body/followSteps.ts';
+import { followStep, type Moment, type StepTrouble } from '../body/followSteps.ts';
 import { sided } from '../body/mirror.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
-import type { Move } from '../model/move.ts';
+import type { Move, Step } from '../model/move.ts';
 import type { Position } from '../model/position.ts';
 import type { ReactionRef } from '../model/reaction.ts';
+import { stepsOf } from '../model/seconds.ts';
 
 const startOf = (position: Position): Moment => ({
   holds: position.holds,
@@ -19,13 +20,46 @@ function after(map: GuardMap, start: Moment, { id, mirrored }: ReactionRef): Mom
   return known ? [afterReaction(start, sided('reaction', known, mirrored)).moment] : [];
 }
 
-/** The moments in which a move may begin: its position as it is, and after each reaction it has an answer to. */
-export function momentsBefore(map: GuardMap, position: Position, move: Move): Moment[] {
+/** A move walked through from one moment in which it may begin. */
+export interface Walk {
+  start: Moment;
+  /** The moment after each step. */
+  after: Moment[];
+  troubles: StepTrouble[];
+}
+
+const known = new WeakMap<GuardMap, Map<string, Walk[]>>();
+
+/**
+ * A move's steps from every moment in which it may begin: its position as it is, and after each reaction it has an
+ * answer to. Several checks ask for them, so they are worked out once for a map (maps are never changed in place).
+ */
+export function walksOf(map: GuardMap, position: Position, move: Move): Walk[] {
+  const ofMap = known.get(map) ?? new Map<string, Walk[]>();
+  known.set(map, ofMap);
+  const worked = ofMap.get(move.id);
+  if (worked) return worked;
   const start = startOf(position);
   const met = indexMap(map)
     .exchangesOf(move.id)
     .flatMap(({ reaction }) => (reaction === 'none' ? [] : after(map, start, reaction)));
-  return [start, ...met];
+  const walks = [start, ...met].map((moment) => walk(moment, stepsOf(move)));
+  ofMap.set(move.id, walks);
+  return walks;
+}
+
+/** The steps one after the other from a moment. */
+export function walk(start: Moment, steps: readonly Step[]): Walk {
+  const moments: Moment[] = [];
+  const troubles: StepTrouble[] = [];
+  let moment = start;
+  for (const step of steps) {
+    const followed = followStep(moment, step);
+    moment = followed.moment;
+    moments.push(moment);
+    troubles.push(...followed.troubles);
+  }
+  return { start, after: moments, troubles };
 }
 
 /** Every moment that a position knows of: as it is, and after each reaction that any of its looks or answers names. */
@@ -39,10 +73,4 @@ export function momentsAt(map: GuardMap, position: Position): Moment[] {
     for (const { reaction } of index.exchangesOf(move.id)) if (reaction !== 'none') name(reaction);
   }
   return [start, ...[...named.values()].flatMap((ref) => after(map, start, ref))];
-}
-
-/** The moment in which an exchange's steps begin: the position, after the reaction that the exchange meets. */
-export function momentOf(map: GuardMap, position: Position, reaction: ReactionRef | 'none'): Moment {
-  const start = startOf(position);
-  return reaction === 'none' ? start : (after(map, start, reaction)[0] ?? start);
 }
