@@ -24,5 +24,5 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],
-  use: { ...browser, viewport: { width: 1280, height: 800 }, trace: 'retain-on-failure' },
+  use: { ...browser, viewport: { width: 1280, height: 800 }, trace: 'retain-on-failure', actionTimeout: 15_000 },
 });

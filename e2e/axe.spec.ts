@@ -2,7 +2,10 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from './app.ts';
 
 const PLACES = [
-  'map?sel=position.collar-sleeve',
+  'map',
+  'map?system=half-guard&pane=findings&sel=position.collar-sleeve',
+  'map?view=board&system=butterfly&pane=history',
+  'map?view=board&system=butterfly&pane=lines&sel=exchange.one-hook-sweep--none',
   'map?sel=move.finish-lock',
   'map?sel=reaction.strip-collar',
   'read?at=collar-sleeve&met=strip-collar',

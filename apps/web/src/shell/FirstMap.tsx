@@ -6,6 +6,7 @@ import { useForm } from 'react-hook-form';
 import { Navigate, useNavigate } from 'react-router';
 import { z } from 'zod';
 import { refusalOf, useCreateMapMutation, useMapsQuery } from '../store/api.ts';
+import { RemovedMap } from './RemovedMap.tsx';
 import { useTheme } from './useTheme.ts';
 
 const NewMap = z.object({ name: NameSchema });
@@ -44,6 +45,7 @@ export function FirstMap() {
     form.formState.errors.name?.message ?? (creation.error && refusalOf(creation.error).message);
   return (
     <main className="teach">
+      <RemovedMap />
       <h1>Name your first map</h1>
       <p>
         A map holds the guard systems you teach: positions with their holds, the moves from each, what

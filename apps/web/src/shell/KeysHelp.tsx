@@ -6,13 +6,23 @@ const EVERYWHERE: [string, string][] = [
   ...PLACES.map(({ key, name }): [string, string] => [key, `Go to ${name}`]),
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z', 'Redo'],
+  ['/', 'Find anything'],
   ['?', 'These keys'],
 ];
 const HERE: Record<string, [string, string][]> = {
   map: [
+    ['B', 'Answer board, or currents'],
     ['N', 'New position'],
     ['F', 'Fit the whole chart'],
     ['Esc', 'Close the sheet'],
+    ['Arrows', 'Board: from cell to cell'],
+    ['type', 'Board: fill the cell; Enter goes down, Tab on'],
+    ['+', 'Board: new move here'],
+    ['&', 'Board: new move that looks the same'],
+    ['|', 'Board: something else top does'],
+    ['@', 'Board: new position'],
+    ['Space', 'Board: open what the cell is about'],
+    ['Del', 'Board: take the answer out'],
   ],
   read: [
     ['F', 'Flip left and right'],

@@ -1,5 +1,5 @@
 import './shell.scss';
-import { CircleHelp, Moon, Sun } from 'lucide-react';
+import { CircleHelp, Moon, Search, Sun } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
@@ -7,8 +7,10 @@ import { openMap, redoChange, selectSession, told, undoChange } from '../store/m
 import { setTheme } from '../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { ConflictDialog } from './ConflictDialog.tsx';
+import { Finder } from './Finder.tsx';
 import { KeysHelp } from './KeysHelp.tsx';
 import { PLACES } from './places.ts';
+import { RemovedMap } from './RemovedMap.tsx';
 import { useTheme } from './useTheme.ts';
 
 /** The rail, the place beside it, and what belongs to every place: keys, conflicts, the offer to undo. */
@@ -19,6 +21,7 @@ export function Shell() {
   const session = useAppSelector(selectSession);
   const theme = useTheme();
   const [help, setHelp] = useState(false);
+  const [finding, setFinding] = useState(false);
 
   useEffect(() => {
     if (session.id !== mapId) void dispatch(openMap(mapId));
@@ -32,6 +35,7 @@ export function Shell() {
     },
   );
   useHotkeys('shift+slash', () => setHelp(true), { preventDefault: true });
+  useHotkeys('slash', () => setFinding(true), { preventDefault: true });
   useHotkeys('mod+z', () => dispatch(undoChange()), { preventDefault: true });
   useHotkeys('mod+shift+z, mod+y', () => dispatch(redoChange()), { preventDefault: true });
 
@@ -45,7 +49,11 @@ export function Shell() {
             {name}
           </NavLink>
         ))}
-        <button type="button" className="foot" onClick={() => setHelp(true)}>
+        <button type="button" className="foot" title="Find anything (/)" onClick={() => setFinding(true)}>
+          <Search size={18} aria-hidden />
+          Find
+        </button>
+        <button type="button" onClick={() => setHelp(true)}>
           <CircleHelp size={18} aria-hidden />
           Keys
         </button>
@@ -79,7 +87,9 @@ export function Shell() {
           />
         </div>
       )}
+      <RemovedMap />
       {session.conflict && <ConflictDialog conflict={session.conflict} />}
+      {finding && session.map && <Finder map={session.map} onHide={() => setFinding(false)} />}
       <KeysHelp show={help} onHide={() => setHelp(false)} />
     </div>
   );

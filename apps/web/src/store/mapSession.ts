@@ -24,13 +24,16 @@ interface MapSession {
   redo: Command[];
   /** What was removed last, for the offer to take it back. */
   lately?: string;
+  /** The map that was removed last, for the same. */
+  removedMap?: { id: string; name: string };
 }
 
 const slice = createSlice({
   name: 'mapSession',
   initialState: { revision: 0, waiting: [], state: 'loading', undo: [], redo: [] } as MapSession,
   reducers: {
-    opening: (_, { payload }: PayloadAction<string>): MapSession => ({
+    opening: (session, { payload }: PayloadAction<string>): MapSession => ({
+      ...(session.removedMap && { removedMap: session.removedMap }),
       id: payload,
       revision: 0,
       waiting: [],
@@ -71,6 +74,10 @@ const slice = createSlice({
       session.undo = payload.undo;
       session.redo = payload.redo;
     },
+    toldOfMap(session, { payload }: PayloadAction<MapSession['removedMap']>) {
+      if (payload) session.removedMap = payload;
+      else delete session.removedMap;
+    },
     told(session, { payload }: PayloadAction<string | undefined>) {
       if (payload) session.lately = payload;
       else delete session.lately;
@@ -79,7 +86,7 @@ const slice = createSlice({
 });
 
 export const mapSession = slice.reducer;
-export const { told } = slice.actions;
+export const { told, toldOfMap } = slice.actions;
 const { opening, opened, missing, changed, confirmed, stuck, conflicted, stacks } = slice.actions;
 
 export const selectMap = (state: RootState): GuardMap | undefined => state.mapSession.map;
@@ -150,8 +157,9 @@ export const send = (): AppThunk<Promise<void>> => async (dispatch, getState) =>
     const { id, revision, waiting, map } = getState().mapSession;
     const [command] = waiting;
     if (!id || !command) return;
+    const { coach: who } = getState().settings;
     const { data, error } = await dispatch(
-      api.endpoints.changeMap.initiate({ id, revision, commands: [command] }),
+      api.endpoints.changeMap.initiate({ id, revision, commands: [command], who }),
     );
     if (getState().mapSession.id !== id) return;
     if (data) {

@@ -5,10 +5,12 @@ interface Settings {
   theme: 'light' | 'dark';
   apparel: Apparel;
   rules: string;
+  /** Who makes the changes, for the history. */
+  coach: string;
 }
 
 const KEY = 'aftersquall.settings';
-const defaults: Settings = { theme: 'light', apparel: 'gi', rules: '' };
+const defaults: Settings = { theme: 'light', apparel: 'gi', rules: '', coach: '' };
 
 function stored(): Settings {
   try {
@@ -28,6 +30,9 @@ const slice = createSlice({
     setApparel(settings, { payload }: PayloadAction<Apparel>) {
       settings.apparel = payload;
     },
+    setCoach(settings, { payload }: PayloadAction<string>) {
+      settings.coach = payload;
+    },
     setRules(settings, { payload }: PayloadAction<string>) {
       settings.rules = payload;
     },
@@ -35,7 +40,7 @@ const slice = createSlice({
 });
 
 export const settings = slice.reducer;
-export const { setTheme, setApparel, setRules } = slice.actions;
+export const { setTheme, setApparel, setCoach, setRules } = slice.actions;
 
 /** Keeps the settings for the next visit. */
 export function keepSettings(value: Settings): void {

@@ -17,6 +17,22 @@ export const OUTCOME_WORDS: Record<Outcome, string> = {
   submitted: 'submitted',
 };
 
+/** Whom an outcome is good for. */
+export const OUTCOME_GOOD: Record<Outcome, 'own' | 'top' | 'even'> = {
+  'top-side': 'own',
+  'top-mount': 'own',
+  'top-knee-on-belly': 'own',
+  'top-guard': 'own',
+  back: 'own',
+  submission: 'own',
+  neutral: 'even',
+  entangled: 'even',
+  recovered: 'even',
+  passed: 'top',
+  'swept-back': 'top',
+  submitted: 'top',
+};
+
 /** Where a landing is, in words. */
 export function landingWords(map: GuardMap, landing: Landing): string {
   if (isOutcome(landing)) return OUTCOME_WORDS[landing.outcome];

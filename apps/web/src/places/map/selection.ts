@@ -1,6 +1,6 @@
 import { type EntityKind, type EntityOf, type GuardMap, indexMap } from '@aftersquall/core';
 import { useCallback } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../../store/useAddress.ts';
 
 export type SheetKind = 'position' | 'move' | 'reaction' | 'exchange';
 export interface Selection {
@@ -12,16 +12,11 @@ const KINDS: readonly EntityKind[] = ['position', 'move', 'reaction', 'exchange'
 
 /** What is selected, kept in the address: it can be bookmarked, sent, and gone back from. */
 export function useSelection(): [Selection | undefined, (selection: Selection | undefined) => void] {
-  const [params, setParams] = useSearchParams();
+  const [params, set] = useAddress();
   const [kind, id] = (params.get('sel') ?? '').split('.');
   const select = useCallback(
-    (next: Selection | undefined) =>
-      setParams((old) => {
-        if (next) old.set('sel', `${next.kind}.${next.id}`);
-        else old.delete('sel');
-        return old;
-      }),
-    [setParams],
+    (next: Selection | undefined) => set({ sel: next && `${next.kind}.${next.id}` }),
+    [set],
   );
   const known = id && KINDS.includes(kind as EntityKind);
   return [known ? { kind: kind as SheetKind, id } : undefined, select];

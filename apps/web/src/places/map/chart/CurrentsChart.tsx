@@ -1,7 +1,7 @@
 import { wordContext } from '@aftersquall/core';
 import { select } from 'd3-selection';
 import { type ZoomBehavior, zoom, zoomIdentity } from 'd3-zoom';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import './currents.scss';
@@ -14,6 +14,7 @@ interface Props {
   graph: ChartGraph;
   selected: string | undefined;
   onSelect: (position: string | undefined) => void;
+  onSystem: (system: string) => void;
 }
 
 const LEAST = 0.15;
@@ -22,7 +23,8 @@ const MOST = 2;
 const READABLE = 0.62;
 
 /** The map as currents: cards laid out by computation, flowing from entries on the left to outcomes on the right. */
-export function CurrentsChart({ graph, selected, onSelect }: Props) {
+export function CurrentsChart({ graph, selected: position, onSelect, onSystem }: Props) {
+  const selected = position && (graph.cards.get(position) ?? position);
   const svg = useRef<SVGSVGElement>(null);
   const [layout, setLayout] = useState<{ of: ChartGraph; is: ChartLayout }>();
   const [view, setView] = useState({ x: 0, y: 0, k: 1 });
@@ -74,7 +76,13 @@ export function CurrentsChart({ graph, selected, onSelect }: Props) {
 
   const drawn = layout?.is;
   const paths = useMemo(() => (drawn ? edgePaths(graph.edges, drawn.nodes) : undefined), [graph, drawn]);
-  const near = useMemo(() => neighbours(graph.edges, selected), [graph.edges, selected]);
+  // Handlers are new on every render and mean the same: the drawing must not be made anew for them.
+  const handlers = useRef({ onSelect, onSystem });
+  handlers.current = { onSelect, onSystem };
+  const pick = useCallback((node: ChartNode) => {
+    if (node.kind === 'system') handlers.current.onSystem(node.system.id);
+    else if (node.kind !== 'outcome') handlers.current.onSelect(node.position.id);
+  }, []);
 
   return (
     <svg
@@ -109,22 +117,38 @@ export function CurrentsChart({ graph, selected, onSelect }: Props) {
       {/* biome-ignore lint/a11y/noStaticElementInteractions: empty water; Escape does the same */}
       <rect width="100%" height="100%" fill="url(#swell)" onClick={() => onSelect(undefined)} />
       <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
-        {drawn &&
-          graph.edges.map((edge) => (
-            <EdgeLine key={edge.id} edge={edge} path={paths?.get(edge.id)} lit={near.edges.has(edge.id)} />
-          ))}
-        {drawn &&
-          graph.nodes.map((node) => {
-            const place = drawn.nodes.get(node.id);
-            const state = node.id === selected ? 'selected' : near.nodes.has(node.id) ? 'near' : '';
-            return (
-              place && <Card key={node.id} node={node} place={place} state={state} onSelect={onSelect} />
-            );
-          })}
+        {drawn && paths && (
+          <Drawing graph={graph} places={drawn.nodes} paths={paths} selected={selected} onPick={pick} />
+        )}
       </g>
     </svg>
   );
 }
+
+interface DrawingProps {
+  graph: ChartGraph;
+  places: ReadonlyMap<string, Placed>;
+  paths: ReadonlyMap<string, string>;
+  selected: string | undefined;
+  onPick: (node: ChartNode) => void;
+}
+
+/** Lines and cards. Moving and zooming only turn the group they are in, so this is not drawn again for them. */
+const Drawing = memo(function Drawing({ graph, places, paths, selected, onPick }: DrawingProps) {
+  const near = useMemo(() => neighbours(graph.edges, selected), [graph.edges, selected]);
+  return (
+    <>
+      {graph.edges.map((edge) => (
+        <EdgeLine key={edge.id} edge={edge} path={paths.get(edge.id)} lit={near.edges.has(edge.id)} />
+      ))}
+      {graph.nodes.map((node) => {
+        const place = places.get(node.id);
+        const state = node.id === selected ? 'selected' : near.nodes.has(node.id) ? 'near' : '';
+        return place && <Card key={node.id} node={node} place={place} state={state} onPick={onPick} />;
+      })}
+    </>
+  );
+});
 
 function neighbours(edges: readonly ChartEdge[], selected: string | undefined) {
   const touching = edges.filter(({ from, to }) => from === selected || to === selected);
@@ -156,10 +180,12 @@ interface CardProps {
   node: ChartNode;
   place: Placed;
   state: string;
-  onSelect: (position: string) => void;
+  onPick: (node: ChartNode) => void;
 }
 
-function Card({ node, place, state, onSelect }: CardProps) {
+const holeWords = (count: number): string => `${count} ${count === 1 ? 'hole' : 'holes'}`;
+
+function Card({ node, place, state, onPick }: CardProps) {
   const { x, y, width, height } = place;
   if (node.kind === 'outcome') {
     const sign = { own: '▲', top: '▼', even: '◆' }[node.good];
@@ -174,8 +200,9 @@ function Card({ node, place, state, onSelect }: CardProps) {
       </g>
     );
   }
-  const { position } = node;
-  const open = node.kind === 'position' ? node.holes.length : 0;
+  const open = node.kind === 'position' ? node.holes.length : node.kind === 'system' ? node.holes : 0;
+  const entry =
+    node.kind === 'system' ? node.entry : node.kind === 'position' && (node.position.entry ?? 0) > 0;
   return (
     <g transform={`translate(${x} ${y})`} className={`card-group ${node.kind} ${state}`}>
       {open > 0 && (
@@ -188,27 +215,25 @@ function Card({ node, place, state, onSelect }: CardProps) {
       <foreignObject width={width} height={height}>
         <button
           type="button"
-          className={`position-card ${(position.entry ?? 0) > 0 ? 'is-entry' : ''}`}
+          className={`position-card ${entry ? 'is-entry' : ''} ${node.kind === 'system' && node.gate ? 'is-gate' : ''}`}
           aria-pressed={state === 'selected'}
-          onClick={() => onSelect(position.id)}
+          onClick={() => onPick(node)}
         >
           <span className="row-one">
             {node.kind === 'position' && (
-              <LimbGlyph holds={position.holds} context={wordContext(position)} width={40} />
+              <LimbGlyph holds={node.position.holds} context={wordContext(node.position)} width={40} />
             )}
-            <span className="name">{position.name}</span>
+            <span className="name">{node.kind === 'system' ? node.system.name : node.position.name}</span>
           </span>
-          {node.kind === 'position' && (
+          {(node.kind === 'position' || (node.kind === 'system' && !node.gate)) && (
             <span className="row-two">
-              {(position.entry ?? 0) > 0 && <b>start</b>}
+              {entry && <b>start</b>}
               <span>
-                {node.moves} {node.moves === 1 ? 'move' : 'moves'}
+                {node.kind === 'system'
+                  ? `${node.positions} ${node.positions === 1 ? 'position' : 'positions'}`
+                  : `${node.moves} ${node.moves === 1 ? 'move' : 'moves'}`}
               </span>
-              {open > 0 && (
-                <span className="open-count">
-                  {open} {open === 1 ? 'hole' : 'holes'}
-                </span>
-              )}
+              {open > 0 && <span className="open-count">{holeWords(open)}</span>}
             </span>
           )}
         </button>

@@ -1,2 +1,2 @@
 /** Width and height of the chart's cards. */
-export const CARD = { position: [176, 76], gate: [150, 42], outcome: [132, 42] } as const;
+export const CARD = { position: [176, 76], gate: [150, 42], system: [190, 64], outcome: [132, 42] } as const;

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile } from '@aftersquall/core';
+import { type Position, parseMapFile, SHIPPED_PROFILES } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
+import { bigMap } from '../../../../../../packages/core/src/test/bigMap.ts';
 import { chartGraph } from './chartGraph.ts';
 import { columns, forwardEdges } from './columns.ts';
 import { edgePaths, edgeWidth } from './edgePaths.ts';
@@ -9,7 +10,7 @@ import { firstLayout, signature } from './layoutCache.ts';
 const map = parseMapFile(
   readFileSync(new URL('../../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
 );
-const graph = chartGraph(map);
+const graph = chartGraph(map, { folded: false });
 
 describe('the chart of a map', () => {
   it('bundles all exchanges between two places into one line', () => {
@@ -33,12 +34,41 @@ describe('the chart of a map', () => {
   });
 
   it('shows one system, and where it flows out of it as gates', () => {
-    const part = chartGraph(map, 'collar-and-sleeve');
+    const inSystem = (id: string) => (position: Position) => position.systems.includes(id);
+    const part = chartGraph(map, { shown: inSystem('collar-and-sleeve'), system: 'collar-and-sleeve' });
     const gates = part.nodes.filter(({ kind }) => kind === 'gate').map(({ id }) => id);
-    expect(part.nodes.filter(({ kind }) => kind === 'position').map(({ id }) => id)).toHaveLength(6);
+    expect(part.nodes.filter(({ kind }) => kind === 'position').map(({ id }) => id)).toHaveLength(7);
     expect(gates).toEqual(expect.arrayContaining(['shoulder-lock', 'cross-sleeve']));
     const known = new Set(part.nodes.map(({ id }) => id));
     for (const { from, to } of part.edges) expect([known.has(from), known.has(to)]).toEqual([true, true]);
+  });
+
+  it('shows a map too big to read as its systems, each with what is in it', () => {
+    const whole = chartGraph(map);
+    const systems = whole.nodes.flatMap((node) => (node.kind === 'system' ? [node] : []));
+    expect(systems.map(({ system }) => system.id).sort()).toEqual(map.systems.map(({ id }) => id).sort());
+    expect(systems.reduce((sum, { positions }) => sum + positions, 0)).toBe(map.positions.length);
+    expect(systems.reduce((sum, node) => sum + node.holes, 0)).toBe(3);
+    expect(whole.cards.get('x-guard')).toBe('system:cross-sleeve');
+    const pairs = new Set(whole.edges.map(({ id }) => id));
+    expect(pairs.size).toBe(whole.edges.length);
+  });
+
+  it('stands whole systems at the edge where there are many ways out', () => {
+    const big = bigMap();
+    const part = chartGraph(big, { shown: ({ systems }) => systems.includes('s0'), system: 's0' });
+    expect(part.nodes.filter(({ kind }) => kind === 'position')).toHaveLength(30);
+    expect(part.nodes.filter(({ kind }) => kind === 'gate')).toHaveLength(0);
+    expect(part.nodes.filter((node) => node.kind === 'system' && node.gate).length).toBeGreaterThan(2);
+  });
+
+  it('leaves out what the rules bar', () => {
+    const rules = SHIPPED_PROFILES.find(({ barred }) => barred.includes('heel-hook'))!;
+    const allowed = chartGraph(map, { folded: false, rules });
+    const drawn = (of: typeof graph) =>
+      of.edges.flatMap(({ exchanges }) => exchanges.map(({ move }) => move));
+    expect(drawn(graph)).toContain('outside-heel');
+    expect(drawn(allowed)).not.toContain('outside-heel');
   });
 
   it('has starts in the first column, outcomes in the last, and every line of the layout one column on', () => {
@@ -49,7 +79,7 @@ describe('the chart of a map', () => {
     }
     for (const { from, to } of forwardEdges(graph, column))
       expect(column.get(to)).toBe(column.get(from)! + 1);
-    expect(columns(chartGraph({ ...map, exchanges: [] })).get('x-guard')).toBe(0);
+    expect(columns(chartGraph({ ...map, exchanges: [] }, { folded: false })).get('x-guard')).toBe(0);
   });
 
   it('stands in columns without overlaps before it is computed', () => {
@@ -86,7 +116,9 @@ describe('the chart of a map', () => {
       ...map,
       positions: map.positions.map((position) => ({ ...position, name: `${position.name}!` })),
     };
-    expect(signature(chartGraph(renamed))).toBe(signature(graph));
-    expect(signature(chartGraph({ ...map, exchanges: map.exchanges.slice(40) }))).not.toBe(signature(graph));
+    expect(signature(chartGraph(renamed, { folded: false }))).toBe(signature(graph));
+    expect(signature(chartGraph({ ...map, exchanges: map.exchanges.slice(40) }, { folded: false }))).not.toBe(
+      signature(graph),
+    );
   });
 });

@@ -25,7 +25,9 @@ export function columns(graph: ChartGraph): Map<string, number> {
   };
   spread(
     graph.nodes.flatMap((node) =>
-      node.kind === 'position' && (node.position.entry ?? 0) > 0 ? [node.id] : [],
+      (node.kind === 'position' && (node.position.entry ?? 0) > 0) || (node.kind === 'system' && node.entry)
+        ? [node.id]
+        : [],
     ),
   );
   for (const id of cards) if (!column.has(id)) spread([id]);

@@ -1,15 +1,15 @@
 import {
-  freshId,
-  HAZARD_TAGS,
   indexMap,
   type Landing,
   landingWords,
   MOVE_KINDS,
   type Move,
   put,
-  type Step,
+  wordContext,
 } from '@aftersquall/core';
-import { Plus, X } from 'lucide-react';
+import { FaultsField } from '../../../components/fields/FaultsField.tsx';
+import { FitsField } from '../../../components/fields/FitsField.tsx';
+import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { reactionChoices, reactionOf, reactionValue } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
@@ -17,8 +17,11 @@ import { Hazards } from '../../../components/Hazards.tsx';
 import { changeMap } from '../../../store/mapSession.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newExchange } from '../newThings.ts';
+import { NeedsEditor } from './NeedsEditor.tsx';
 import type { SheetProps } from './Sheet.tsx';
+import { StepsEditor } from './StepsEditor.tsx';
 import { linesOf, listOf, useSaver } from './useSaver.ts';
+import { VariantsEditor } from './VariantsEditor.tsx';
 
 export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
   const index = indexMap(map);
@@ -26,7 +29,9 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
   const save = useSaver('move', move);
   const dispatch = useAppDispatch();
   if (!move) return null;
-  const looks = index.position.get(move.position)?.looks ?? [];
+  const position = index.position.get(move.position);
+  const looks = position?.looks ?? [];
+  const context = position ? wordContext(position) : ({ leadSide: 'R' } as const);
   const exchanges = index.exchangesOf(id);
   const answered = new Set(exchanges.map(({ reaction }) => reactionValue(reaction)));
   const addAnswer = (value: string) => {
@@ -34,7 +39,6 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
     dispatch(changeMap(put('exchange', exchange)));
     select({ kind: 'exchange', id: exchange.id });
   };
-  const setSteps = (steps: Step[]) => save({ steps });
   return (
     <>
       <div className="fields">
@@ -89,70 +93,13 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
       />
 
       <h3>Steps</h3>
-      <ol className="list-unstyled mb-1">
-        {move.steps.map((step, place) => (
-          <li key={step.id} className="step-row">
-            <b>{place + 1}</b>
-            <SavedField
-              label={`Step ${place + 1}`}
-              hideLabel
-              lines={2}
-              value={step.text}
-              onSave={(text) => setSteps(move.steps.with(place, { ...step, text }))}
-            />
-            <SavedField
-              label={`Seconds of step ${place + 1}`}
-              hideLabel
-              type="number"
-              unit="s"
-              value={String(step.seconds)}
-              onSave={(text) => setSteps(move.steps.with(place, { ...step, seconds: readNumber(text) ?? 2 }))}
-            />
-            <button
-              type="button"
-              className="bare"
-              aria-label={`Take out step ${place + 1}`}
-              onClick={() => setSteps(move.steps.toSpliced(place, 1))}
-            >
-              <X size={14} aria-hidden />
-            </button>
-          </li>
-        ))}
-      </ol>
-      <button
-        type="button"
-        className="btn btn-sm btn-plain"
-        onClick={() =>
-          setSteps([
-            ...move.steps,
-            {
-              id: freshId(
-                `s${move.steps.length + 1}`,
-                move.steps.map((step) => step.id),
-              ),
-              text: 'New step',
-              take: [],
-              release: [],
-              seconds: 2,
-            },
-          ])
-        }
-      >
-        <Plus size={14} aria-hidden /> step
-      </button>
-      {move.variants.length > 0 && (
-        <>
-          <h3>Where coaches differ</h3>
-          {move.variants.map((variant) => (
-            <p key={variant.id} className="mb-1">
-              <b>{variant.name}</b>
-              {variant.id === move.houseVariant && <span className="chip ms-1">the house’s</span>}
-              <br />
-              <span className="soft">{variant.why}</span>
-            </p>
-          ))}
-        </>
-      )}
+      <StepsEditor steps={move.steps} context={context} onChange={(steps) => save({ steps })} />
+
+      <h3>Where coaches differ</h3>
+      <VariantsEditor move={move} context={context} onChange={save} />
+
+      <h3>What it needs</h3>
+      <NeedsEditor map={map} move={move} context={context} onChange={save} />
 
       <h3>About it</h3>
       <div className="fields">
@@ -185,26 +132,28 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
             onSave={(text) => save({ direction: readNumber(text) })}
           />
         </div>
-        <div className="chip-field" role="group" aria-label="Hazards">
-          {HAZARD_TAGS.map((tag) => (
-            <button
-              key={tag}
-              type="button"
-              className={`chip ${move.hazards.includes(tag) ? 'on' : ''}`}
-              aria-pressed={move.hazards.includes(tag)}
-              onClick={() =>
-                save({
-                  hazards: move.hazards.includes(tag)
-                    ? move.hazards.filter((other) => other !== tag)
-                    : [...move.hazards, tag],
-                })
-              }
-            >
-              {tag.replaceAll('-', ' ')}
-            </button>
-          ))}
-        </div>
+        <SelectField
+          label="Its moment"
+          value={move.window ?? ''}
+          choices={[
+            { value: '', name: 'not said' },
+            { value: 'open', name: 'stays open' },
+            { value: 'brief', name: 'passes in a moment' },
+          ]}
+          onChange={(window) => save({ window: (window || undefined) as Move['window'] })}
+        />
+        <SavedField
+          label="What the body does, with commas"
+          value={move.mechanics.join(', ')}
+          onSave={(text) => save({ mechanics: listOf(text) })}
+        />
       </div>
+      <h3>Faults</h3>
+      <FaultsField faults={move.faults} onChange={(faults) => save({ faults })} />
+      <h3>Hazards</h3>
+      <HazardsField hazards={move.hazards} onChange={(hazards) => save({ hazards })} />
+      <h3>Whom it suits</h3>
+      <FitsField fits={move.fits} onChange={(fits) => save({ fits })} />
     </>
   );
 }

@@ -14,7 +14,10 @@ import {
   wordContext,
 } from '@aftersquall/core';
 import { Plus } from 'lucide-react';
+import { HoldsPlan } from '../../../components/bodyPlan/HoldsPlan.tsx';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
+import { FaultsField } from '../../../components/fields/FaultsField.tsx';
+import { FitsField } from '../../../components/fields/FitsField.tsx';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import {
   landingChoices,
@@ -73,6 +76,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           One limb, two holds: {conflict.words}.
         </p>
       ))}
+      <HoldsPlan position={position} onChange={save} />
       <h3>Holds</h3>
       <HoldsField
         label="Holds of bottom"
@@ -184,7 +188,18 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           ]}
           onChange={(value) => save({ drift: landingOf(value) as Landing })}
         />
+        <SavedField
+          label="Worth of waiting here, in points"
+          value={String(position.rest ?? '')}
+          type="number"
+          placeholder="the map’s"
+          onSave={(text) => save({ rest: readNumber(text) })}
+        />
       </div>
+      <h3>Faults</h3>
+      <FaultsField faults={position.faults} onChange={(faults) => save({ faults })} />
+      <h3>Whom it suits</h3>
+      <FitsField fits={position.fits} onChange={(fits) => save({ fits })} />
     </>
   );
 }

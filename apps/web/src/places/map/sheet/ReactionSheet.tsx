@@ -1,15 +1,7 @@
-import {
-  HOLD_ACTIONS,
-  type HoldPattern,
-  indexMap,
-  PARTS,
-  patternWords,
-  REACTION_GROUPS,
-  type Reaction,
-} from '@aftersquall/core';
-import { X } from 'lucide-react';
-import { useState } from 'react';
+import { indexMap, REACTION_GROUPS, type Reaction } from '@aftersquall/core';
+import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';
+import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
@@ -57,7 +49,12 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
       <h3>What changes</h3>
       <SignsField label="Signs after it" signs={reaction.changes} onChange={(changes) => save({ changes })} />
       <h3>Which of our holds it breaks</h3>
-      <Breaks breaks={reaction.breaks} onChange={(breaks) => save({ breaks })} />
+      <PatternsField
+        label="Holds it breaks"
+        patterns={reaction.breaks}
+        context={CONTEXT}
+        onChange={(breaks) => save({ breaks })}
+      />
       <h3>What top takes</h3>
       <HoldsField
         label="Holds that top takes"
@@ -65,6 +62,18 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
         holds={reaction.topTakes}
         context={CONTEXT}
         onChange={(topTakes) => save({ topTakes })}
+      />
+      <h3>What top lets go of</h3>
+      <PatternsField
+        label="Holds that top lets go of"
+        patterns={reaction.topReleases}
+        context={CONTEXT}
+        onChange={(topReleases) => save({ topReleases })}
+      />
+      <h3>Hazards of giving it</h3>
+      <HazardsField
+        hazards={reaction.hazards ?? []}
+        onChange={(hazards) => save({ hazards: hazards.length > 0 ? hazards : undefined })}
       />
       <h3>Where it is listed</h3>
       <div className="chip-field">
@@ -81,63 +90,5 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
         {used.length === 0 && <span className="soft">Nowhere yet: add it to a look of a position.</span>}
       </div>
     </>
-  );
-}
-
-function Breaks({ breaks, onChange }: { breaks: HoldPattern[]; onChange: (breaks: HoldPattern[]) => void }) {
-  const [action, setAction] = useState('');
-  const [part, setPart] = useState('');
-  const [side, setSide] = useState('');
-  const add = () =>
-    onChange([
-      ...breaks,
-      { ...(action && { action }), ...(part && { part }), ...(side && { side }) } as HoldPattern,
-    ]);
-  return (
-    <div className="chip-field">
-      {breaks.map((pattern, place) => (
-        <span key={place} className="chip">
-          {patternWords(pattern, CONTEXT)}
-          <button
-            type="button"
-            className="bare"
-            aria-label={`Take out: ${patternWords(pattern, CONTEXT)}`}
-            onClick={() => onChange(breaks.toSpliced(place, 1))}
-          >
-            <X size={13} aria-hidden />
-          </button>
-        </span>
-      ))}
-      <span className="pair">
-        <SelectField
-          label="Action"
-          hideLabel
-          value={action}
-          choices={[{ value: '', name: 'any hold' }, ...wordChoices(HOLD_ACTIONS)]}
-          onChange={setAction}
-        />
-        <SelectField
-          label="Part"
-          hideLabel
-          value={part}
-          choices={[{ value: '', name: 'anywhere' }, ...wordChoices(PARTS)]}
-          onChange={setPart}
-        />
-        <SelectField
-          label="Side"
-          hideLabel
-          value={side}
-          choices={[
-            { value: '', name: 'either side' },
-            { value: 'R', name: 'near' },
-            { value: 'L', name: 'far' },
-          ]}
-          onChange={setSide}
-        />
-        <button type="button" className="btn btn-sm btn-plain" disabled={!action && !part} onClick={add}>
-          Add
-        </button>
-      </span>
-    </div>
   );
 }

@@ -1,7 +1,7 @@
 import './sheet.scss';
 import type { EntityKind, GuardMap } from '@aftersquall/core';
-import { indexMap, removeWithUsers } from '@aftersquall/core';
-import { Trash2, X } from 'lucide-react';
+import { duplicatePosition, indexMap, removeWithUsers } from '@aftersquall/core';
+import { Copy, Trash2, X } from 'lucide-react';
 import { changeMap, told } from '../../../store/mapSession.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { positionOf, type Selection, selectedThing } from '../selection.ts';
@@ -27,6 +27,10 @@ export function Sheet({ map, selection, select }: SheetProps & { selection: Sele
     dispatch(told(`Removed ${name} and what hung on it.`));
     select(parent ? { kind: 'position', id: parent } : undefined);
   };
+  const duplicate = () => {
+    const copy = duplicatePosition(map, id);
+    if (dispatch(changeMap(copy.command)).length === 0) select({ kind: 'position', id: copy.id });
+  };
   return (
     <aside className="sheet" aria-label={`The ${kind}`}>
       <div className="d-flex align-items-center gap-2 mb-2">
@@ -37,6 +41,17 @@ export function Sheet({ map, selection, select }: SheetProps & { selection: Sele
           </button>
         )}
         <span className="ms-auto" />
+        {thing && kind === 'position' && (
+          <button
+            type="button"
+            className="bare"
+            aria-label="Duplicate this position"
+            title="Duplicate this position, with its moves"
+            onClick={duplicate}
+          >
+            <Copy size={16} aria-hidden />
+          </button>
+        )}
         {thing && (
           <button
             type="button"

@@ -1,0 +1,166 @@
+import { freshId, type GuardMap, type Issue, NameSchema, printMapFile } from '@aftersquall/core';
+import { ChevronDown } from 'lucide-react';
+import { type ChangeEvent, useRef, useState } from 'react';
+import { Dropdown, Modal } from 'react-bootstrap';
+import { useNavigate } from 'react-router';
+import {
+  refusalOf,
+  useCopyMapMutation,
+  useCreateMapMutation,
+  useImportMapMutation,
+  useMapsQuery,
+  useRemoveMapMutation,
+} from '../../store/api.ts';
+import { changeMap, toldOfMap } from '../../store/mapSession.ts';
+import { useAppDispatch } from '../../store/store.ts';
+import { NameDialog } from './NameDialog.tsx';
+
+type Asking = 'new' | 'copy' | 'rename';
+const TITLES: Record<Asking, string> = {
+  new: 'New map',
+  copy: 'Duplicate this map',
+  rename: 'Rename this map',
+};
+
+/** The map's name, and behind it the maps there are and what can be done with this one. */
+export function MapMenu({ map }: { map: GuardMap }) {
+  const { data: maps = [] } = useMapsQuery();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const [createMap] = useCreateMapMutation();
+  const [copyMap] = useCopyMapMutation();
+  const [removeMap] = useRemoveMapMutation();
+  const [importMap] = useImportMapMutation();
+  const [asking, setAsking] = useState<Asking>();
+  const [refused, setRefused] = useState<{ file: string; message: string; issues: Issue[] }>();
+  const file = useRef<HTMLInputElement>(null);
+  const taken = maps.map(({ id }) => id);
+
+  const answer = async (name: string) => {
+    if (asking === 'rename') {
+      dispatch(changeMap({ do: 'describe', name }));
+    } else {
+      const id = freshId(name, taken);
+      const made = await (asking === 'copy' ? copyMap({ from: map.id, id, name }) : createMap({ id, name }));
+      if (made.data) navigate(`/${made.data.map.id}/map`);
+      else setRefused({ file: name, ...refusalOf(made.error) });
+    }
+    setAsking(undefined);
+  };
+  const read = async (event: ChangeEvent<HTMLInputElement>) => {
+    const chosen = event.target.files?.[0];
+    event.target.value = '';
+    if (!chosen) return;
+    let data: unknown;
+    try {
+      data = JSON.parse(await chosen.text());
+    } catch (error) {
+      setRefused({
+        file: chosen.name,
+        message: `This is not a JSON file: ${(error as Error).message}`,
+        issues: [],
+      });
+      return;
+    }
+    const known =
+      typeof data === 'object' && data !== null && 'id' in data && taken.includes(String(data.id));
+    // A map that is here already comes in beside it, never over it.
+    const body = known
+      ? { ...(data as object), id: freshId(String((data as { id: string }).id), taken) }
+      : data;
+    const made = await importMap(body);
+    if (made.data) navigate(`/${made.data.map.id}/map`);
+    else setRefused({ file: chosen.name, ...refusalOf(made.error) });
+  };
+  const remove = async () => {
+    const gone = await removeMap(map.id);
+    if (gone.error) return setRefused({ file: map.name, ...refusalOf(gone.error) });
+    dispatch(toldOfMap({ id: map.id, name: map.name }));
+    navigate('/');
+  };
+  return (
+    <>
+      <Dropdown>
+        <h1>
+          <Dropdown.Toggle as="button" type="button" className="map-name">
+            {map.name} <ChevronDown size={17} aria-hidden />
+          </Dropdown.Toggle>
+        </h1>
+        <Dropdown.Menu>
+          {maps
+            .filter(({ id }) => id !== map.id)
+            .map(({ id, name }) => (
+              <Dropdown.Item key={id} onClick={() => navigate(`/${id}/map`)}>
+                {name}
+              </Dropdown.Item>
+            ))}
+          {maps.length > 1 && <Dropdown.Divider />}
+          <Dropdown.Item onClick={() => setAsking('new')}>New map…</Dropdown.Item>
+          <Dropdown.Item onClick={() => setAsking('copy')}>Duplicate this map…</Dropdown.Item>
+          <Dropdown.Item onClick={() => setAsking('rename')}>Rename…</Dropdown.Item>
+          <Dropdown.Divider />
+          <Dropdown.Item onClick={() => file.current?.click()}>Import a map file…</Dropdown.Item>
+          <Dropdown.Item onClick={() => save(`${map.id}.map.json`, printMapFile(map))}>
+            Export as a map file
+          </Dropdown.Item>
+          <Dropdown.Item href={`/api/maps/${map.id}/graphml`} download={`${map.id}.graphml`}>
+            Export as GraphML
+          </Dropdown.Item>
+          <Dropdown.Divider />
+          <Dropdown.Item onClick={() => void remove()}>Remove this map</Dropdown.Item>
+        </Dropdown.Menu>
+      </Dropdown>
+      <input
+        ref={file}
+        type="file"
+        accept=".json,application/json"
+        className="d-none"
+        aria-label="Map file"
+        onChange={(event) => void read(event)}
+      />
+      {asking && (
+        <NameDialog
+          title={TITLES[asking]}
+          name={
+            asking === 'copy'
+              ? NameSchema.parse(`${map.name} (copy)`.slice(0, 120))
+              : asking === 'rename'
+                ? map.name
+                : ''
+          }
+          onName={(name) => void answer(name)}
+          onHide={() => setAsking(undefined)}
+        />
+      )}
+      {refused && (
+        <Modal show onHide={() => setRefused(undefined)} aria-labelledby="refused-title" scrollable>
+          <Modal.Header closeButton>
+            <Modal.Title id="refused-title" as="h2">
+              “{refused.file}” was not taken
+            </Modal.Title>
+          </Modal.Header>
+          <Modal.Body>
+            <p>{refused.message} Nothing was changed.</p>
+            <ul>
+              {refused.issues.map((issue) => (
+                <li key={`${issue.path.join('.')} ${issue.message}`}>
+                  <code>{issue.path.join('.') || 'file'}</code> {issue.message}
+                </li>
+              ))}
+            </ul>
+          </Modal.Body>
+        </Modal>
+      )}
+    </>
+  );
+}
+
+/** Offers a text to the browser as a file to keep. */
+function save(name: string, text: string): void {
+  const address = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(address);
+}

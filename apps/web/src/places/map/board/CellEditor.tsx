@@ -1,0 +1,151 @@
+import { batch, type GuardMap, indexMap, suggestAnswers } from '@aftersquall/core';
+import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
+import { changeMap } from '../../../store/mapSession.ts';
+import { useAppDispatch } from '../../../store/store.ts';
+import { answerText, nameAt, proposals, readAnswer } from './answerText.ts';
+import type { BoardCell, BoardColumn, BoardRow } from './boardModel.ts';
+
+interface Props {
+  map: GuardMap;
+  row: Extract<BoardRow, { kind: 'move' }>;
+  column: BoardColumn;
+  cell: BoardCell;
+  /** The key that opened it, if it was one; otherwise the answer there is. */
+  text: string | undefined;
+  left: number;
+  onCommit: (after: 'down' | 'right' | 'left' | 'stay') => void;
+}
+
+const MOST = 7;
+
+/**
+ * Where an answer is typed: "two on one 70% else knee line 8s". Names are proposed as they are typed; a hole also
+ * shows which moves of other positions would answer it, and why. Enter goes down, Tab on, Escape leaves it.
+ */
+export function CellEditor({ map, row, column, cell, text, left, onCommit }: Props) {
+  const dispatch = useAppDispatch();
+  const input = useRef<HTMLInputElement>(null);
+  const exchange = cell.kind === 'answer' ? cell.exchange : undefined;
+  const [value, setValue] = useState(text ?? (exchange ? answerText(map, exchange) : ''));
+  const [caret, setCaret] = useState(value.length);
+  const [chosen, setChosen] = useState(-1);
+  const [trouble, setTrouble] = useState('');
+  const token = nameAt(value, caret);
+  const list = useMemo(
+    () =>
+      token && !(exchange && value === answerText(map, exchange))
+        ? proposals(map, token.typed).slice(0, MOST)
+        : [],
+    [map, token, exchange, value],
+  );
+  const help = useMemo(
+    () =>
+      cell.kind === 'answer'
+        ? []
+        : suggestAnswers(map, row.position.id, column.reaction)
+            .filter(({ like }) => like)
+            .slice(0, 3),
+    [map, row, column, cell.kind],
+  );
+
+  const insert = (word: string) => {
+    if (!token) return;
+    const next = `${value.slice(0, token.from)}${token.mirrored ? '~' : ''}${word} ${value.slice(caret)}`;
+    setValue(next);
+    setChosen(-1);
+    setTrouble('');
+    const at = token.from + word.length + (token.mirrored ? 2 : 1);
+    setCaret(at);
+    requestAnimationFrame(() => input.current?.setSelectionRange(at, at));
+  };
+  const save = (after: 'down' | 'right' | 'left' | 'stay', written = value) => {
+    if (written.trim() === '' || (exchange && written === answerText(map, exchange))) return onCommit(after);
+    const { errors, command } = readAnswer(
+      map,
+      { position: row.position.id, move: row.move.id, reaction: column.reaction, variant: exchange?.variant },
+      written,
+    );
+    if (errors.length > 0) return setTrouble(errors.map(({ message }) => message).join('; '));
+    if (command.commands.length > 0) {
+      const issues = dispatch(changeMap(batch(command.commands, `Answer of “${row.move.name}”`)));
+      if (issues.length > 0) return setTrouble(issues.map(({ message }) => message).join('; '));
+    }
+    onCommit(after);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const { key } = event;
+    const next = stepped(key, chosen, list.length, -1);
+    if (next !== undefined) {
+      event.preventDefault();
+      setChosen(next);
+    } else if (key === 'Enter' || key === 'Tab') {
+      event.preventDefault();
+      if (chosen >= 0 && key === 'Enter') insert(list[chosen]!.word);
+      else save(key === 'Enter' ? 'down' : event.shiftKey ? 'left' : 'right');
+    } else if (key === 'Escape') {
+      event.preventDefault();
+      event.stopPropagation();
+      onCommit('stay');
+    }
+  };
+  const follow = () => setCaret(input.current?.selectionStart ?? value.length);
+
+  return (
+    <div className="cell-editor" style={{ left }}>
+      <input
+        ref={input}
+        className={`form-control form-control-sm ${trouble ? 'is-invalid' : ''}`}
+        aria-label={`Answer of ${row.move.name}, ${column.name}`}
+        aria-describedby="cell-editor-help"
+        role="combobox"
+        aria-expanded={list.length > 0}
+        aria-controls="cell-editor-list"
+        aria-autocomplete="list"
+        aria-activedescendant={chosen >= 0 ? `cell-editor-list-${chosen}` : undefined}
+        autoFocus
+        spellCheck={false}
+        placeholder="where to, 60% else where 8s"
+        value={value}
+        onChange={(event) => {
+          setValue(event.target.value);
+          setCaret(event.target.selectionStart ?? event.target.value.length);
+          setChosen(-1);
+          setTrouble('');
+        }}
+        onKeyDown={onKeyDown}
+        onKeyUp={follow}
+        onClick={follow}
+        onBlur={() => save('stay')}
+      />
+      <div id="cell-editor-help">{trouble && <div className="invalid-feedback d-block">{trouble}</div>}</div>
+      {list.length > 0 && (
+        <ChoiceList
+          id="cell-editor-list"
+          label="Places it may lead to"
+          choices={list.map(({ word, name, what }) => ({ key: `${what} ${word}`, name, what }))}
+          chosen={chosen}
+          onPick={(place) => insert(list[place]!.word)}
+        />
+      )}
+      {help.length > 0 && (
+        <div className="suggested">
+          <div className="label-small">Would answer it</div>
+          {help.map(({ move, reasons, like }) => (
+            <button
+              key={move.id}
+              type="button"
+              tabIndex={-1}
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => save('stay', answerText(map, like!))}
+            >
+              <b>{move.name}</b>{' '}
+              <span className="soft">from {indexMap(map).position.get(move.position)?.name}</span>
+              <small>{reasons.slice(0, 3).join('; ')}</small>
+            </button>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}

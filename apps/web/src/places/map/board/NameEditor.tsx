@@ -1,0 +1,52 @@
+import { useState } from 'react';
+import { useSaver } from '../sheet/useSaver.ts';
+import type { BoardRow } from './boardModel.ts';
+
+interface Props {
+  row: BoardRow;
+  text: string | undefined;
+  width: number;
+  /** Called when the name is saved (and whether to go on) or left as it was. */
+  onDone: (goOn: boolean) => void;
+}
+
+/** The name of a position or move, written over where it stands. */
+export function NameEditor({ row, text, width, onDone }: Props) {
+  const old = row.kind === 'position' ? row.position.name : row.move.name;
+  const [name, setName] = useState(text ?? old);
+  const [trouble, setTrouble] = useState('');
+  const savePosition = useSaver('position', row.position);
+  const saveMove = useSaver('move', row.kind === 'move' ? row.move : undefined);
+  const save = (goOn: boolean) => {
+    if (name.trim() === '' || name === old) return onDone(goOn && name.trim() !== '');
+    const issues = row.kind === 'position' ? savePosition({ name }) : saveMove({ name });
+    if (issues.length > 0) setTrouble(issues.map(({ message }) => message).join('; '));
+    else onDone(goOn);
+  };
+  return (
+    <div className="name-editor" style={{ width }}>
+      <input
+        className="form-control form-control-sm"
+        aria-label={`Name of the ${row.kind}`}
+        aria-invalid={Boolean(trouble)}
+        autoFocus
+        value={name}
+        maxLength={120}
+        onChange={(event) => setName(event.target.value)}
+        onBlur={() => save(false)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' || event.key === 'Tab') {
+            event.preventDefault();
+            save(true);
+          }
+          if (event.key === 'Escape') {
+            event.stopPropagation();
+            setName(old);
+            onDone(false);
+          }
+        }}
+      />
+      {trouble && <div className="invalid-feedback d-block">{trouble}</div>}
+    </div>
+  );
+}

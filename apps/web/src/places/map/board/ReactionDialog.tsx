@@ -1,0 +1,111 @@
+import { batch, type Command, type GuardMap, put, type ReactionRef } from '@aftersquall/core';
+import { matchSorter } from 'match-sorter';
+import { type KeyboardEvent, useState } from 'react';
+import { Modal } from 'react-bootstrap';
+import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
+import { reactionValue } from '../../../components/fields/landingChoices.ts';
+import { changeMap } from '../../../store/mapSession.ts';
+import { useAppDispatch } from '../../../store/store.ts';
+import { newReaction } from '../newThings.ts';
+import type { BoardRow } from './boardModel.ts';
+
+interface Props {
+  map: GuardMap;
+  row: BoardRow;
+  onHide: () => void;
+  onAdded: (column: string) => void;
+}
+
+/** What top does about a look: found in the catalogue by any of its names, on either side, or new. */
+export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
+  const dispatch = useAppDispatch();
+  const [typed, setTyped] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const look = row.kind === 'move' ? row.look : row.position.looks[0];
+  const mirrored = typed.trimStart().startsWith('~');
+  const name = typed.trim().replace(/^~\s*/, '');
+  const listed = new Set(look?.reactions.map(reactionValue));
+  const known = matchSorter(map.reactions, name, {
+    keys: ['name', 'aliases', 'group'],
+    threshold: matchSorter.rankings.CONTAINS,
+  })
+    .map((reaction) => ({ reaction, ref: { id: reaction.id, ...(mirrored && { mirrored }) } as ReactionRef }))
+    .filter(({ ref }) => !listed.has(reactionValue(ref)))
+    .slice(0, 8);
+  const exact = known.some(({ reaction }) => reaction.name.toLowerCase() === name.toLowerCase());
+  const choices = known.map(({ reaction }) => ({
+    key: reaction.id,
+    name: `${reaction.name}${mirrored ? ' (other side)' : ''}`,
+    what: reaction.group as string,
+  }));
+  if (name && !exact) choices.push({ key: 'new', name, what: 'new reaction' });
+
+  const add = (place: number) => {
+    if (!look) return;
+    const commands: Command[] = [];
+    let ref = known[place]?.ref;
+    if (!ref) {
+      if (!name) return;
+      const reaction = newReaction(map, name);
+      commands.push(put('reaction', reaction));
+      ref = { id: reaction.id, ...(mirrored && { mirrored }) };
+    }
+    const reactions = [...look.reactions, ref];
+    const looks = row.position.looks.map((other) => (other.id === look.id ? { ...look, reactions } : other));
+    commands.push(put('position', { ...row.position, looks }));
+    if (dispatch(changeMap(batch(commands, `What top does in “${row.position.name}”`))).length === 0)
+      onAdded(reactionValue(ref));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const next = stepped(event.key, chosen, choices.length);
+    if (next !== undefined) {
+      event.preventDefault();
+      setChosen(next);
+    }
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      add(chosen);
+    }
+  };
+  return (
+    <Modal show onHide={onHide} aria-labelledby="reaction-title" animation={false}>
+      <Modal.Header closeButton>
+        <Modal.Title id="reaction-title" as="h2">
+          What does top do{look ? ` about “${look.name}”` : ''}?
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        {look ? (
+          <>
+            <input
+              className="form-control"
+              aria-label="What top does"
+              role="combobox"
+              aria-expanded={choices.length > 0}
+              aria-controls="reaction-list"
+              aria-activedescendant={choices.length > 0 ? `reaction-list-${chosen}` : undefined}
+              placeholder="posts, whizzer, stands up… (~ in front: on the other side)"
+              autoFocus
+              value={typed}
+              onChange={(event) => {
+                setTyped(event.target.value);
+                setChosen(0);
+              }}
+              onKeyDown={onKeyDown}
+            />
+            <ChoiceList
+              id="reaction-list"
+              label="Reactions"
+              className="standing"
+              choices={choices}
+              chosen={chosen}
+              onPick={add}
+            />
+          </>
+        ) : (
+          <p>Add a move first: a reaction answers what a move looks like.</p>
+        )}
+      </Modal.Body>
+    </Modal>
+  );
+}

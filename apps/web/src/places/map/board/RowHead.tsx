@@ -1,0 +1,49 @@
+import { wordContext } from '@aftersquall/core';
+import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import type { BoardRow } from './boardModel.ts';
+
+interface Props {
+  id: string;
+  row: BoardRow;
+  width: number;
+  here: boolean;
+  onPick: () => void;
+}
+
+/** The name of a row: a position with its figure, or a move with its kind; moves that share a look hang together. */
+export function RowHead({ id, row, width, here, onPick }: Props) {
+  return (
+    <button
+      id={id}
+      type="button"
+      role="rowheader"
+      tabIndex={-1}
+      className={`row-head ${here ? 'here' : ''}`}
+      style={{ width }}
+      onClick={onPick}
+    >
+      {row.kind === 'position' ? (
+        <>
+          <LimbGlyph holds={row.position.holds} context={wordContext(row.position)} width={36} />
+          <b>{row.position.name}</b>
+          {(row.position.entry ?? 0) > 0 && <span className="start-mark">start</span>}
+        </>
+      ) : (
+        <>
+          <span
+            className={`look-line ${row.shared ? (row.sharesAbove ? 'inside' : 'first') : ''}`}
+            title={row.shared ? `Looks the same to top: ${row.look.name}` : undefined}
+            aria-hidden
+          />
+          <span className="two-lines">
+            <span>{row.move.name}</span>
+            <small className="soft">
+              {row.move.kind.replace('-', ' ')}
+              {row.shared && !row.sharesAbove && ` · ${row.look.name}`}
+            </small>
+          </span>
+        </>
+      )}
+    </button>
+  );
+}

@@ -1,0 +1,103 @@
+import {
+  type Exchange,
+  type GuardMap,
+  indexMap,
+  type Look,
+  type Move,
+  type Position,
+  REACTION_GROUPS,
+  type ReactionRef,
+} from '@aftersquall/core';
+import { reactionValue } from '../../../components/fields/landingChoices.ts';
+
+export interface BoardColumn {
+  /** `none`, a reaction's id, or `~` and its id on the other side. */
+  key: string;
+  reaction: ReactionRef | 'none';
+  name: string;
+}
+
+export type BoardRow =
+  | { kind: 'position'; key: string; position: Position; moves: number }
+  | {
+      kind: 'move';
+      key: string;
+      position: Position;
+      move: Move;
+      look: Look;
+      /** Whether the move above shares the look: a double attack stands together. */
+      sharesAbove: boolean;
+      shared: boolean;
+    };
+
+export type BoardCell =
+  | { kind: 'answer'; exchange: Exchange; others: number }
+  /** Listed on the look, and nobody has answered it. */
+  | { kind: 'hole' }
+  /** Top may do it elsewhere; here it is not listed. */
+  | { kind: 'unlisted' };
+
+export interface Board {
+  rows: BoardRow[];
+  columns: BoardColumn[];
+  holes: number;
+}
+
+/** Positions and their moves down, reactions across, for a system or the whole map. */
+export function boardOf(map: GuardMap, shown: (position: Position) => boolean): Board {
+  const index = indexMap(map);
+  const rows: BoardRow[] = [];
+  const used = new Map<string, ReactionRef>();
+  const use = (ref: ReactionRef) => used.set(reactionValue(ref), ref);
+  for (const position of map.positions.filter(shown)) {
+    const moves = index.movesOf(position.id);
+    rows.push({ kind: 'position', key: position.id, position, moves: moves.length });
+    for (const look of position.looks) {
+      for (const ref of look.reactions) use(ref);
+      const alike = moves.filter((move) => move.look === look.id);
+      alike.forEach((move, i) => {
+        rows.push({
+          kind: 'move',
+          key: move.id,
+          position,
+          move,
+          look,
+          sharesAbove: i > 0,
+          shared: alike.length > 1,
+        });
+        for (const { reaction } of index.exchangesOf(move.id)) if (reaction !== 'none') use(reaction);
+      });
+    }
+  }
+  const place = new Map(map.reactions.map(({ id }, i) => [id, i]));
+  const rank = ({ id, mirrored }: ReactionRef): number =>
+    REACTION_GROUPS.indexOf(index.reaction.get(id)?.group ?? 'posting & base') * 1e6 +
+    (place.get(id) ?? 0) * 2 +
+    Number(Boolean(mirrored));
+  const reactions = [...used.values()].sort((a, b) => rank(a) - rank(b));
+  const columns: BoardColumn[] = [
+    { key: 'none', reaction: 'none', name: 'Nothing: top is late' },
+    ...reactions.map((reaction) => ({
+      key: reactionValue(reaction),
+      reaction,
+      name: `${index.reaction.get(reaction.id)?.name ?? reaction.id}${reaction.mirrored ? ' (other side)' : ''}`,
+    })),
+  ];
+  let holes = 0;
+  for (const row of rows) {
+    for (const column of columns) if (cellOf(map, row, column)?.kind === 'hole') holes++;
+  }
+  return { rows, columns, holes };
+}
+
+/** What stands where a move meets a reaction; a position's own row has no cells. */
+export function cellOf(map: GuardMap, row: BoardRow, column: BoardColumn): BoardCell | undefined {
+  if (row.kind === 'position') return undefined;
+  const met = indexMap(map)
+    .exchangesOf(row.move.id)
+    .filter(({ reaction }) => reactionValue(reaction) === column.key);
+  const shown = met.find(({ variant }) => variant === row.move.houseVariant) ?? met[0];
+  if (shown) return { kind: 'answer', exchange: shown, others: met.length - 1 };
+  const listed = row.look.reactions.some((ref) => reactionValue(ref) === column.key);
+  return listed ? { kind: 'hole' } : { kind: 'unlisted' };
+}

@@ -1,0 +1,110 @@
+import { type Finding, type GuardMap, indexMap, type Severity, SHIPPED_PROFILES } from '@aftersquall/core';
+import { CircleAlert, Info, TriangleAlert, Wrench } from 'lucide-react';
+import { useState } from 'react';
+import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { changeMap } from '../../../store/mapSession.ts';
+import { setRules } from '../../../store/settings.ts';
+import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
+import type { Spot } from '../board/AnswerBoard.tsx';
+import type { Selection, SheetKind } from '../selection.ts';
+
+interface Props {
+  map: GuardMap;
+  findings: readonly Finding[];
+  fresh: boolean;
+  onJump: (selection: Selection, spot?: Spot) => void;
+}
+
+const SEVERITIES: { severity: Severity; name: string; icon: typeof Info }[] = [
+  { severity: 'error', name: 'Errors', icon: CircleAlert },
+  { severity: 'warning', name: 'Warnings', icon: TriangleAlert },
+  { severity: 'note', name: 'Notes', icon: Info },
+];
+/** So many of one severity are shown at first. */
+const SHOWN = 60;
+
+/** Everything that deserves a look, by severity: where it is, what it says, how it can be mended. */
+export function FindingsPane({ map, findings, fresh, onJump }: Props) {
+  const dispatch = useAppDispatch();
+  const { rules } = useAppSelector((state) => state.settings);
+  const codes = [...new Set(findings.map(({ code }) => code))].sort();
+  const [code, setCode] = useState('');
+  const [whole, setWhole] = useState<Severity>();
+  const shown = findings.filter((finding) => !code || finding.code === code);
+  return (
+    <>
+      <div className="pane-fields">
+        <SelectField
+          label="Rules"
+          value={rules}
+          choices={[
+            { value: '', name: 'none' },
+            ...SHIPPED_PROFILES.map(({ id, name }) => ({ value: id, name })),
+          ]}
+          onChange={(value) => dispatch(setRules(value))}
+        />
+        <SelectField
+          label="Show"
+          value={codes.includes(code) ? code : ''}
+          choices={[
+            { value: '', name: `all ${findings.length}` },
+            ...codes.map((value) => ({ value, name: value.replaceAll('-', ' ') })),
+          ]}
+          onChange={setCode}
+        />
+      </div>
+      {rules && <p className="soft small mb-1">The event’s current rule book decides.</p>}
+      {findings.length === 0 && fresh && <p>Nothing to mend: the map holds together.</p>}
+      {SEVERITIES.map(({ severity, name, icon: Icon }) => {
+        const list = shown.filter((finding) => finding.severity === severity);
+        if (list.length === 0) return null;
+        return (
+          <section key={severity} aria-label={name} className={`finding-group ${severity}`}>
+            <h3>
+              <Icon size={15} aria-hidden /> {name} <span className="soft">{list.length}</span>
+            </h3>
+            {(whole === severity ? list : list.slice(0, SHOWN)).map((finding) => (
+              <FindingRow
+                key={`${finding.code} ${finding.place.id} ${finding.place.path} ${finding.sentence}`}
+                map={map}
+                finding={finding}
+                onJump={onJump}
+              />
+            ))}
+            {list.length > SHOWN && whole !== severity && (
+              <button type="button" className="btn btn-sm btn-plain" onClick={() => setWhole(severity)}>
+                Show all {list.length}
+              </button>
+            )}
+          </section>
+        );
+      })}
+    </>
+  );
+}
+
+function FindingRow({ map, finding, onJump }: Pick<Props, 'map' | 'onJump'> & { finding: Finding }) {
+  const dispatch = useAppDispatch();
+  const { place, sentence, mend, command } = finding;
+  const jump = () => {
+    if (place.kind === 'map') return;
+    const selection = { kind: place.kind as SheetKind, id: place.id };
+    const move = finding.code === 'hole' ? indexMap(map).move.get(place.id) : undefined;
+    onJump(selection, move && { row: move.id, column: place.path ?? 'none' });
+  };
+  return (
+    <div className="finding">
+      <button type="button" onClick={jump}>
+        {sentence}
+      </button>
+      <div className="mend">
+        <span>{mend}</span>
+        {command && (
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => dispatch(changeMap(command))}>
+            <Wrench size={13} aria-hidden /> Do it
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}

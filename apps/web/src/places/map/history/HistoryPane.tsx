@@ -1,0 +1,115 @@
+import { diffMaps, type GuardMap } from '@aftersquall/core';
+import { format, isSameDay, parseISO } from 'date-fns';
+import { RotateCcw } from 'lucide-react';
+import { useState } from 'react';
+import { SavedField } from '../../../components/fields/SavedField.tsx';
+import { type MapChange, refusalOf, useHistoryQuery, useLazyRevisionQuery } from '../../../store/api.ts';
+import { changeMap, selectSession, told } from '../../../store/mapSession.ts';
+import { setCoach } from '../../../store/settings.ts';
+import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
+
+/** Every change of the map, the newest first: who, what, when; any revision can be had back, as one more change. */
+export function HistoryPane({ map }: { map: GuardMap }) {
+  const dispatch = useAppDispatch();
+  const { coach } = useAppSelector((state) => state.settings);
+  const { waiting } = useAppSelector(selectSession);
+  const [before, setBefore] = useState<number>();
+  const { data: changes = [], error } = useHistoryQuery({
+    id: map.id,
+    ...(before !== undefined && { before }),
+  });
+  const [fetchRevision] = useLazyRevisionQuery();
+  const [trouble, setTrouble] = useState('');
+
+  const restore = async (revision: number) => {
+    const answer = await fetchRevision({ id: map.id, revision });
+    if (!answer.data) return setTrouble(refusalOf(answer.error).message);
+    const command = diffMaps(map, answer.data.map, `Revision ${revision} restored`);
+    if (command.commands.length === 0) return setTrouble('The map is as it was then already.');
+    const issues = dispatch(changeMap(command));
+    setTrouble(issues.map(({ message }) => message).join('; '));
+    if (issues.length === 0) dispatch(told(`The map is as it was at revision ${revision}.`));
+  };
+  return (
+    <>
+      <SavedField
+        label="Your name in the history"
+        value={coach}
+        placeholder="not given"
+        onSave={(name) => {
+          if (name.trim().length > 60) return 'At most 60 characters.';
+          dispatch(setCoach(name.trim()));
+          return undefined;
+        }}
+      />
+      {(error || trouble) && <p className="hazard mt-2 mb-0">{trouble || refusalOf(error).message}</p>}
+      {waiting.length > 0 && <p className="soft small mt-2 mb-0">Changes are still being saved.</p>}
+      {changes.length === 0 && <p className="mt-2">No change yet.</p>}
+      <ol className="history list-unstyled mt-2">
+        {changes.map((change, i) => (
+          <Change
+            key={change.revision}
+            change={change}
+            above={changes[i - 1]}
+            onRestore={() => void restore(change.revision)}
+          />
+        ))}
+        {before === undefined && changes.length > 0 && (
+          <li>
+            <button type="button" className="btn btn-sm btn-plain" onClick={() => void restore(1)}>
+              <RotateCcw size={13} aria-hidden /> As it was in the beginning
+            </button>
+          </li>
+        )}
+      </ol>
+      <div className="d-flex gap-2">
+        {before !== undefined && (
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => setBefore(undefined)}>
+            Newest
+          </button>
+        )}
+        {changes.length === 100 && (
+          <button
+            type="button"
+            className="btn btn-sm btn-plain"
+            onClick={() => setBefore(changes.at(-1)!.revision)}
+          >
+            Older
+          </button>
+        )}
+      </div>
+    </>
+  );
+}
+
+interface ChangeProps {
+  change: MapChange;
+  above: MapChange | undefined;
+  onRestore: () => void;
+}
+
+function Change({ change, above, onRestore }: ChangeProps) {
+  const at = parseISO(change.at);
+  const newDay = !above || !isSameDay(at, parseISO(above.at));
+  return (
+    <>
+      {newDay && <li className="label-small mt-2">{format(at, 'EEEE d MMMM')}</li>}
+      <li className="history-row">
+        <span className="soft">{format(at, 'HH:mm')}</span>
+        <span>
+          {change.what}
+          {change.who && <small className="soft"> {change.who}</small>}
+        </span>
+        <button
+          type="button"
+          className="bare"
+          title={`Back to revision ${change.revision}`}
+          aria-label={`Back to revision ${change.revision}: ${change.what}`}
+          onClick={onRestore}
+        >
+          <RotateCcw size={14} aria-hidden />
+        </button>
+      </li>
+    </>
+  );
+}

@@ -1,0 +1,105 @@
+import { type GuardMap, type LineChange, printLines, readAllLines } from '@aftersquall/core';
+import { useEffect, useMemo, useState } from 'react';
+import { changeMap } from '../../../store/mapSession.ts';
+import { useAppDispatch } from '../../../store/store.ts';
+import { LinesEditor } from './LinesEditor.tsx';
+
+interface Props {
+  map: GuardMap;
+  /** The positions whose exchanges the text stands for. */
+  positions: readonly string[];
+  /** Whose draft it is: the map and the system shown. */
+  draft: string;
+}
+
+const WORDS: Record<LineChange['change'], string> = { new: 'new', changed: 'changed', gone: 'taken out' };
+
+/**
+ * The same exchanges as lines: "Position: move | reaction -> result 60% else result 8s". What the text would change is
+ * listed as one types; applying it is one change, and one undo takes it back.
+ */
+export function LinesPane({ map, positions, draft }: Props) {
+  const dispatch = useAppDispatch();
+  const key = `aftersquall.lines.${draft}`;
+  const printed = useMemo(() => printLines(map, positions), [map, positions]);
+  const [text, setText] = useState(() => localStorage.getItem(key) ?? printed);
+  const [base, setBase] = useState(printed);
+  const touched = text !== base;
+  // While nothing has been typed the text follows the map, whoever changes it.
+  useEffect(() => {
+    if (!touched && printed !== base) {
+      setText(printed);
+      setBase(printed);
+    }
+  }, [printed, base, touched]);
+  useEffect(() => {
+    if (touched) localStorage.setItem(key, text);
+    else localStorage.removeItem(key);
+  }, [key, text, touched]);
+
+  const read = useMemo(() => readAllLines(map, text, positions), [map, text, positions]);
+  const again = (next: string) => {
+    setText(next);
+    setBase(next);
+  };
+  const apply = () => {
+    if (read.errors.length > 0 || read.changes.length === 0) return;
+    const count = read.changes.length;
+    const command = { ...read.command, label: `${count} ${count === 1 ? 'change' : 'changes'} by lines` };
+    if (dispatch(changeMap(command)).length > 0) return;
+    const places = new Set([
+      ...positions,
+      ...read.changes.flatMap((c) => (c.kind === 'position' ? [c.id] : [])),
+    ]);
+    again(printLines(read.map, [...places]));
+  };
+  return (
+    <div className="lines-pane">
+      <LinesEditor map={map} text={text} errors={read.errors} onChange={setText} onApply={apply} />
+      <div className="lines-foot" aria-live="polite">
+        {read.errors.length > 0 && (
+          <ul className="list-unstyled hazard mb-1" aria-label="Errors">
+            {read.errors.slice(0, 5).map((error) => (
+              <li key={`${error.line} ${error.column}`}>
+                Line {error.line}, column {error.column}: {error.message}
+              </li>
+            ))}
+            {read.errors.length > 5 && <li>and {read.errors.length - 5} more</li>}
+          </ul>
+        )}
+        {read.changes.length > 0 && (
+          <ul className="changes list-unstyled mb-1" aria-label="What this changes">
+            {read.changes.map((change) => (
+              <li key={`${change.kind} ${change.id} ${change.change}`} className={change.change}>
+                <b>{WORDS[change.change]}</b> {change.kind} {change.name}
+                {change.line > 0 && <small className="soft"> line {change.line}</small>}
+              </li>
+            ))}
+          </ul>
+        )}
+        {read.changes.length === 0 && read.errors.length === 0 && (
+          <p className="soft mb-1">The lines say what the map says.</p>
+        )}
+        <div className="d-flex gap-2">
+          <button
+            type="button"
+            className="btn btn-sm btn-now"
+            disabled={read.errors.length > 0 || read.changes.length === 0}
+            onClick={apply}
+            title="Ctrl Enter"
+          >
+            Apply {read.changes.length || ''} {read.changes.length === 1 ? 'change' : 'changes'}
+          </button>
+          <button
+            type="button"
+            className="btn btn-sm btn-plain"
+            disabled={!touched}
+            onClick={() => again(printed)}
+          >
+            Back to the map’s lines
+          </button>
+        </div>
+      </div>
+    </div>
+  );
+}

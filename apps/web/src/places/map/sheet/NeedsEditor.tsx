@@ -1,0 +1,172 @@
+import {
+  type Condition,
+  conditionWords,
+  FACET_NAMES,
+  FACETS,
+  type Facet,
+  facetName,
+  type GuardMap,
+  type Issue,
+  indexMap,
+  type Move,
+  type WordContext,
+} from '@aftersquall/core';
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { PatternsField } from '../../../components/fields/PatternsField.tsx';
+import { type Choice, SelectField } from '../../../components/fields/SelectField.tsx';
+
+interface Props {
+  map: GuardMap;
+  move: Move;
+  context: WordContext;
+  onChange: (changes: Partial<Move>) => Issue[];
+}
+
+/** What must be seen and held for the move, and what is to be taught before it. */
+export function NeedsEditor({ map, move, context, onChange }: Props) {
+  return (
+    <div className="fields">
+      <div>
+        <div className="label-small">Must be seen</div>
+        <ConditionsField needs={move.needs} onChange={(needs) => onChange({ needs })} />
+      </div>
+      <div>
+        <div className="label-small">Must be held</div>
+        <PatternsField
+          label="Holds it needs"
+          patterns={move.needsHolds}
+          context={context}
+          onChange={(needsHolds) => onChange({ needsHolds })}
+        />
+      </div>
+      <div>
+        <div className="label-small">Taught before</div>
+        <RequiresField map={map} move={move} onChange={onChange} />
+      </div>
+    </div>
+  );
+}
+
+function ConditionsField({
+  needs,
+  onChange,
+}: {
+  needs: readonly Condition[];
+  onChange: (needs: Condition[]) => void;
+}) {
+  const [facet, setFacet] = useState<Facet | ''>('');
+  const free = FACET_NAMES.filter((name) => !needs.some((need) => need.facet === name));
+  const flipValue = (need: Condition, place: number, value: string) => {
+    const values = need.values.includes(value)
+      ? need.values.filter((other) => other !== value)
+      : [...need.values, value];
+    onChange(values.length > 0 ? needs.with(place, { ...need, values }) : needs.toSpliced(place, 1));
+  };
+  return (
+    <div className="conditions">
+      {needs.map((need, place) => (
+        <div key={need.facet} className="condition" role="group" aria-label={conditionWords(need)}>
+          <span className="d-flex gap-2 align-items-center">
+            <b>{facetName(need.facet)}</b>
+            <button
+              type="button"
+              className={`chip ${need.mark === 'must' ? 'on' : ''}`}
+              aria-pressed={need.mark === 'must'}
+              onClick={() =>
+                onChange(needs.with(place, { ...need, mark: need.mark === 'must' ? 'helps' : 'must' }))
+              }
+            >
+              {need.mark === 'must' ? 'must' : 'helps'}
+            </button>
+            <button
+              type="button"
+              className="bare ms-auto"
+              aria-label={`Take out: ${conditionWords(need)}`}
+              onClick={() => onChange(needs.toSpliced(place, 1))}
+            >
+              <X size={14} aria-hidden />
+            </button>
+          </span>
+          <span className="chip-field">
+            {FACETS[need.facet].map((value) => (
+              <button
+                key={value}
+                type="button"
+                className={`chip ${need.values.includes(value) ? 'on' : ''}`}
+                aria-pressed={need.values.includes(value)}
+                onClick={() => flipValue(need, place, value)}
+              >
+                {value.replaceAll('-', ' ')}
+              </button>
+            ))}
+          </span>
+        </div>
+      ))}
+      <SelectField
+        label="Another sign it needs"
+        hideLabel
+        value={facet}
+        choices={[
+          { value: '', name: '+ sign' },
+          ...free.map((name) => ({ value: name, name: facetName(name) })),
+        ]}
+        onChange={(value) => {
+          setFacet('');
+          if (value) {
+            const name = value as Facet;
+            onChange([...needs, { facet: name, values: [FACETS[name][0]], mark: 'must' }]);
+          }
+        }}
+      />
+    </div>
+  );
+}
+
+function RequiresField({ map, move, onChange }: Pick<Props, 'map' | 'move' | 'onChange'>) {
+  const index = indexMap(map);
+  const mechanics = [...new Set(map.moves.flatMap((other) => other.mechanics))].sort();
+  const words = (need: Move['requires'][number]): string =>
+    'position' in need
+      ? (index.position.get(need.position)?.name ?? need.position)
+      : 'move' in need
+        ? (index.move.get(need.move)?.name ?? need.move)
+        : need.mechanic;
+  const choices: Choice[] = [
+    { value: '', name: '+ taught before' },
+    ...mechanics.map((name) => ({ value: `mechanic:${name}`, name, group: 'Movements' })),
+    ...map.positions.map(({ id, name }) => ({ value: `position:${id}`, name, group: 'Positions' })),
+    ...map.moves
+      .filter(({ id }) => id !== move.id)
+      .map(({ id, name }) => ({ value: `move:${id}`, name, group: 'Moves' })),
+  ];
+  return (
+    <div className="chip-field">
+      {move.requires.map((need, place) => (
+        <span key={words(need)} className="chip">
+          {words(need)}
+          <button
+            type="button"
+            className="bare"
+            aria-label={`Take out: ${words(need)}`}
+            onClick={() => onChange({ requires: move.requires.toSpliced(place, 1) })}
+          >
+            <X size={13} aria-hidden />
+          </button>
+        </span>
+      ))}
+      <SelectField
+        label="Taught before"
+        hideLabel
+        value=""
+        choices={choices}
+        onChange={(value) => {
+          const at = value.indexOf(':');
+          if (at < 0) return;
+          const need = { [value.slice(0, at)]: value.slice(at + 1) } as Move['requires'][number];
+          onChange({ requires: [...move.requires, need] });
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,109 @@
+import { freshId, type Issue, type Move, type Variant, type WordContext } from '@aftersquall/core';
+import { House, Plus, X } from 'lucide-react';
+import { SavedField } from '../../../components/fields/SavedField.tsx';
+import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { StepsEditor } from './StepsEditor.tsx';
+
+interface Props {
+  move: Move;
+  context: WordContext;
+  onChange: (changes: Partial<Move>) => Issue[];
+}
+
+/** Where good coaches differ: the ways side by side, each with its when and why; the house picks one. */
+export function VariantsEditor({ move, context, onChange }: Props) {
+  const { variants } = move;
+  const set = (place: number, changes: Partial<Variant>) =>
+    onChange({ variants: variants.with(place, { ...variants[place]!, ...changes }) });
+  const add = () => {
+    const id = freshId(
+      `way-${variants.length + 1}`,
+      variants.map((variant) => variant.id),
+    );
+    onChange({
+      variants: [...variants, { id, name: `Way ${variants.length + 1}`, when: {}, why: '', steps: [] }],
+    });
+  };
+  const remove = (variant: Variant) =>
+    onChange({
+      variants: variants.filter((other) => other !== variant),
+      ...(move.houseVariant === variant.id && { houseVariant: undefined }),
+    });
+  return (
+    <>
+      <div className="variants">
+        {variants.map((variant, place) => {
+          const house = variant.id === move.houseVariant;
+          const when = (changes: Partial<Variant['when']>) => {
+            const next = Object.entries({ ...variant.when, ...changes }).filter(([, value]) => value);
+            return set(place, { when: Object.fromEntries(next) });
+          };
+          return (
+            <section key={variant.id} className={`variant ${house ? 'house' : ''}`} aria-label={variant.name}>
+              <div className="d-flex gap-1 align-items-center">
+                <div className="flex-grow-1">
+                  <SavedField
+                    label="Name of the way"
+                    hideLabel
+                    value={variant.name}
+                    onSave={(name) => set(place, { name })}
+                  />
+                </div>
+                <button
+                  type="button"
+                  className="bare"
+                  aria-label={`Take out: ${variant.name}`}
+                  onClick={() => remove(variant)}
+                >
+                  <X size={14} aria-hidden />
+                </button>
+              </div>
+              <button
+                type="button"
+                className={`chip ${house ? 'on' : ''}`}
+                aria-pressed={house}
+                onClick={() => onChange({ houseVariant: house ? undefined : variant.id })}
+              >
+                <House size={13} aria-hidden /> the house’s
+              </button>
+              <SelectField
+                label="When: apparel"
+                value={variant.when.apparel ?? ''}
+                choices={[
+                  { value: '', name: 'either' },
+                  { value: 'gi', name: 'gi' },
+                  { value: 'no-gi', name: 'no-gi' },
+                ]}
+                onChange={(apparel) => when({ apparel: apparel as 'gi' | 'no-gi' })}
+              />
+              <SavedField
+                label="When: build"
+                value={variant.when.build ?? ''}
+                onSave={(build) => when({ build })}
+              />
+              <SavedField
+                label="When: partner"
+                value={variant.when.partner ?? ''}
+                onSave={(partner) => when({ partner })}
+              />
+              <SavedField label="Why" lines={3} value={variant.why} onSave={(why) => set(place, { why })} />
+              <details>
+                <summary className="small">
+                  {variant.steps.length > 0 ? `${variant.steps.length} own steps` : 'the move’s steps'}
+                </summary>
+                <StepsEditor
+                  steps={variant.steps}
+                  context={context}
+                  onChange={(steps) => set(place, { steps })}
+                />
+              </details>
+            </section>
+          );
+        })}
+      </div>
+      <button type="button" className="btn btn-sm btn-plain" onClick={add}>
+        <Plus size={14} aria-hidden /> another way
+      </button>
+    </>
+  );
+}

@@ -1,0 +1,61 @@
+import { type Apparel, type GuardMap, holes, type Level, type Position } from '@aftersquall/core';
+import { useMemo } from 'react';
+import { useAddress } from '../../store/useAddress.ts';
+import type { Spot } from './board/AnswerBoard.tsx';
+
+export type MapView = 'currents' | 'board';
+export type MapPane = 'findings' | 'history' | 'lines';
+
+export interface Filters {
+  system: string;
+  /** Only what can be played in it. */
+  wear: Apparel | '';
+  /** Only what is meant for this level or below. */
+  level: Level | '';
+  /** Only positions in which something has no answer. */
+  holes: boolean;
+  /** Whether systems stand as single cards; undefined where the size of the map decides. */
+  folded: boolean | undefined;
+}
+
+const LEVELS: readonly Level[] = ['novice', 'intermediate', 'expert'];
+
+/** What of the map is shown and how, kept in the address. */
+export function useView() {
+  const [params, set] = useAddress();
+  const text = (key: string) => params.get(key) ?? '';
+  const [system, wear, level] = [text('system'), text('wear'), text('level')];
+  const [open, fold] = [text('holes'), text('fold')];
+  const filters = useMemo(
+    (): Filters => ({
+      system,
+      wear: wear as Apparel | '',
+      level: level as Level | '',
+      holes: open === 'only',
+      folded: fold ? fold === 'all' : undefined,
+    }),
+    [system, wear, level, open, fold],
+  );
+  const [row, column] = text('cell').split('.');
+  return {
+    view: (text('view') === 'board' ? 'board' : 'currents') as MapView,
+    pane: (text('pane') || undefined) as MapPane | undefined,
+    spot: row ? ({ row, column: column || 'head' } satisfies Spot) : undefined,
+    filters,
+    set,
+  };
+}
+
+/** Which positions the filters leave. */
+export function shownBy(
+  map: GuardMap,
+  { system, wear, level, holes: only }: Filters,
+): (position: Position) => boolean {
+  const open = only ? new Set(holes(map).map((hole) => hole.position.id)) : undefined;
+  const least = level ? LEVELS.indexOf(level) : LEVELS.length;
+  return (position) =>
+    (!system || position.systems.includes(system)) &&
+    (!wear || position.apparel === 'both' || position.apparel === wear) &&
+    LEVELS.indexOf(position.level) <= least &&
+    (!open || open.has(position.id));
+}

@@ -1,0 +1,128 @@
+import { type GuardMap, indexMap } from '@aftersquall/core';
+import { matchSorter } from 'match-sorter';
+import { type KeyboardEvent, useMemo, useState } from 'react';
+import { Modal } from 'react-bootstrap';
+import { useNavigate } from 'react-router';
+import { ChoiceList, stepped } from '../components/ChoiceList.tsx';
+
+interface Found {
+  key: string;
+  name: string;
+  aliases: string[];
+  what: string;
+  address: string;
+}
+
+const MOST = 12;
+
+/** Everything in a map that has a name, with where it is shown. */
+export function findable(map: GuardMap): Found[] {
+  const index = indexMap(map);
+  const at = (kind: string, id: string) => `map?sel=${kind}.${id}`;
+  return [
+    ...map.positions.map(({ id, name, aliases }) => ({
+      key: `position ${id}`,
+      name,
+      aliases,
+      what: 'position',
+      address: at('position', id),
+    })),
+    ...map.moves.map(({ id, name, aliases, position, mechanics }) => ({
+      key: `move ${id}`,
+      name,
+      aliases: [...aliases, ...mechanics],
+      what: `move from ${index.position.get(position)?.name ?? position}`,
+      address: at('move', id),
+    })),
+    ...map.reactions.map(({ id, name, aliases, group }) => ({
+      key: `reaction ${id}`,
+      name,
+      aliases,
+      what: `what top does: ${group}`,
+      address: at('reaction', id),
+    })),
+    ...map.systems.map(({ id, name, aliases }) => ({
+      key: `system ${id}`,
+      name,
+      aliases,
+      what: 'guard system',
+      address: `map?system=${id}`,
+    })),
+  ];
+}
+
+/** The best finds for what was typed, by any name a thing has. */
+export function find(map: GuardMap, typed: string): Found[] {
+  if (typed.trim() === '') return [];
+  return matchSorter(findable(map), typed.trim(), {
+    keys: ['name', 'aliases', { key: 'what', maxRanking: matchSorter.rankings.MATCHES }],
+    threshold: matchSorter.rankings.CONTAINS,
+  }).slice(0, MOST);
+}
+
+/** Finds anything by any of its names and goes there. */
+export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
+  const navigate = useNavigate();
+  const [typed, setTyped] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const found = useMemo(() => find(map, typed), [map, typed]);
+  const go = (place: number) => {
+    const thing = found[place];
+    if (!thing) return;
+    onHide();
+    navigate(`/${map.id}/${thing.address}`);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const next = stepped(event.key, chosen, found.length);
+    if (next !== undefined) {
+      event.preventDefault();
+      setChosen(next);
+    }
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      go(chosen);
+    }
+  };
+  return (
+    <Modal show onHide={onHide} aria-label="Find anything" animation={false}>
+      <Modal.Body>
+        <input
+          className="form-control form-control-lg"
+          aria-label="Find anything"
+          role="combobox"
+          aria-expanded={found.length > 0}
+          aria-controls="found"
+          aria-activedescendant={found.length > 0 ? `found-${chosen}` : undefined}
+          placeholder="Position, move or reaction, by any of its names"
+          autoFocus
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setChosen(0);
+          }}
+          onKeyDown={onKeyDown}
+        />
+        {found.length > 0 && (
+          <ChoiceList
+            id="found"
+            label="Found"
+            className="standing"
+            choices={found.map(({ key, name, aliases, what }) => {
+              const alias = aliasHit(aliases, name, typed);
+              return { key, name: alias ? `${name} (${alias})` : name, what };
+            })}
+            chosen={chosen}
+            onPick={go}
+          />
+        )}
+        {typed.trim() !== '' && found.length === 0 && <p className="mt-2 mb-0">Nothing goes by that name.</p>}
+      </Modal.Body>
+    </Modal>
+  );
+}
+
+/** The other name that was meant, where the thing's own name does not contain what was typed. */
+const aliasHit = (aliases: readonly string[], name: string, typed: string): string | undefined =>
+  matchSorter([name], typed.trim(), { threshold: matchSorter.rankings.CONTAINS }).length > 0
+    ? undefined
+    : matchSorter(aliases, typed.trim(), { threshold: matchSorter.rankings.CONTAINS })[0];

@@ -1,0 +1,326 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, test } from './app.ts';
+
+const board = (page: Page) => page.getByRole('grid', { name: 'Answer board' });
+const cell = (page: Page, move: string, reaction: string) =>
+  board(page).getByRole('gridcell', { name: new RegExp(`^${move}, ${reaction}:`) });
+
+async function beginMap(page: Page, url: string) {
+  await page.goto(url);
+  await page.getByLabel('Name of the map').fill('Mine');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'An empty map' })).toBeVisible();
+}
+
+test('a small system is written from nothing in the board, by keyboard alone', async ({ page, empty }) => {
+  await beginMap(page, empty.url);
+  const { keyboard } = page;
+  await keyboard.press('n');
+  await keyboard.type('Knee shield');
+  await keyboard.press('Enter');
+  await keyboard.press('Escape');
+  await keyboard.press('b');
+  await expect(board(page)).toBeVisible();
+  await board(page).focus();
+
+  // A move, named on the spot; then its answer when nobody opposes it.
+  await keyboard.press('+');
+  await keyboard.type('Underhook and come up');
+  await keyboard.press('Enter');
+  await keyboard.type('top-side 60%');
+  await keyboard.press('Tab');
+  await expect(cell(page, 'Underhook and come up', 'Nothing')).toHaveAccessibleName(
+    /on top in side control, 60 %/,
+  );
+
+  // A second move that looks the same, then what top does about both: two holes at once.
+  await keyboard.press('&');
+  await keyboard.type('Roll under');
+  await keyboard.press('Enter');
+  await keyboard.type('back 30% 9s');
+  await keyboard.press('Enter');
+  await keyboard.press('|');
+  await keyboard.type('Crossfaces');
+  await keyboard.press('Enter');
+  await expect(cell(page, 'Roll under', 'Crossfaces')).toHaveAccessibleName(/no answer yet/);
+  await expect(page.getByRole('button', { name: 'What deserves a look: 2 holes' })).toBeVisible();
+
+  // A hole is filled by typing; an unknown name is a new position, and says so before it is made.
+  await keyboard.type('Half guard flat 55% else passed');
+  await keyboard.press('Enter');
+  await expect(cell(page, 'Roll under', 'Crossfaces')).toHaveAccessibleName(
+    /Half guard flat, 55 %, the coach's guess, else guard passed/,
+  );
+  await keyboard.press('ArrowUp');
+  await keyboard.type('half');
+  await expect(page.getByRole('option', { name: /Half guard flat/ })).toBeVisible();
+  await keyboard.press('ArrowDown');
+  await keyboard.press('Enter');
+  await keyboard.type('140%');
+  await keyboard.press('Enter');
+  await expect(page.getByText('more than certain')).toBeVisible();
+  for (let i = 0; i < 4; i++) await keyboard.press('Backspace');
+  await keyboard.type('40%');
+  await keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'What deserves a look: 0 holes' })).toBeVisible();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+  await page.reload();
+  await expect(cell(page, 'Underhook and come up', 'Crossfaces')).toHaveAccessibleName(
+    /Half guard flat, 40 %/,
+  );
+  const { map } = await (await page.request.get(`${empty.url}/api/maps/mine`)).json();
+  expect(map.positions.map(({ name }: { name: string }) => name)).toEqual(['Knee shield', 'Half guard flat']);
+  expect(map.positions[0].looks).toHaveLength(1);
+  expect(map.exchanges).toHaveLength(4);
+});
+
+test('the same is written in lines: errors where they are, a preview, and one undo for the lot', async ({
+  page,
+  empty,
+}) => {
+  await beginMap(page, empty.url);
+  await page.getByRole('button', { name: 'Write lines' }).click();
+  const pane = page.getByRole('complementary', { name: 'Lines' });
+  const editor = pane.getByRole('textbox', { name: 'Lines of the system' });
+  await editor.click();
+  await page.keyboard.insertText(
+    'Knee shield: Underhook | Crossfaces -> Half guard flat 40% else passed\nKnee shield Underhook -> top-side',
+  );
+  await expect(pane.getByText('Line 2, column')).toBeVisible();
+  await expect(pane.getByRole('button', { name: /^Apply/ })).toBeDisabled();
+  await page.keyboard.press('Home');
+  for (let i = 0; i < 'Knee shield'.length; i++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.insertText(':');
+  const changes = pane.getByRole('list', { name: 'What this changes' });
+  await expect(changes.getByRole('listitem')).toHaveText([
+    /new position Knee shield/,
+    /new position Half guard flat/,
+    /new reaction Crossfaces/,
+    /new move Underhook/,
+    /new exchange Underhook/,
+    /new exchange Underhook/,
+  ]);
+  await page.keyboard.press('Control+Enter');
+  await expect(pane.getByText('The lines say what the map says.')).toBeVisible();
+  await page.getByRole('button', { name: 'Board', exact: true }).click();
+  await expect(cell(page, 'Underhook', 'Crossfaces')).toHaveAccessibleName(/Half guard flat, 40 %/);
+
+  // A change on the board is a change of the lines, and the other way round.
+  await cell(page, 'Underhook', 'Nothing').click();
+  await page.keyboard.press('Delete');
+  await expect(editor).not.toContainText('top-side');
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(editor).toContainText('top-side');
+  await page.getByRole('banner').or(page.locator('.place-bar')).getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { name: 'An empty map' })).toBeVisible();
+});
+
+test('a hole is found among the findings, jumped to, and filled with a suggested answer', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/map`);
+  await page.getByRole('button', { name: 'What deserves a look: 3 holes' }).click();
+  const findings = page.getByRole('complementary', { name: 'What deserves a look' });
+  await findings
+    .getByRole('button', { name: /"Pull the sleeve, tip over the near side" has no answer/ })
+    .click();
+  const hole = cell(page, 'Pull the sleeve, tip over the near side', 'Widens the base');
+  await expect(hole).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByRole('complementary', { name: 'The move' })).toBeVisible();
+  await hole.dblclick();
+  const suggestion = page.locator('.suggested button').first();
+  await expect(suggestion.locator('small')).not.toBeEmpty();
+  await suggestion.click();
+  await expect(page.getByRole('button', { name: 'What deserves a look: 2 holes' })).toBeVisible();
+  await expect(hole).not.toHaveAccessibleName(/no answer/);
+});
+
+test('a finding with a sure mend is mended at once; rules bring their own', async ({
+  page,
+  demo,
+  request,
+}) => {
+  const { map } = await (await request.get(`${demo.url}/api/maps/kelpwick`)).json();
+  const move = map.moves.find(({ id }: { id: string }) => id === 'cross-choke');
+  const spoilt = { do: 'put', kind: 'move', value: { ...move, hazards: [] } };
+  await request.post(`${demo.url}/api/maps/kelpwick/changes`, { data: { revision: 1, commands: [spoilt] } });
+  await page.goto(`${demo.url}/kelpwick/map?pane=findings`);
+  const findings = page.getByRole('complementary', { name: 'What deserves a look' });
+  const finding = findings.getByText('"Cross-collar choke" is a submission without a hazard.');
+  await expect(finding).toBeVisible();
+  await findings.getByRole('button', { name: 'Do it' }).click();
+  await expect(finding).toHaveCount(0);
+  await findings.getByLabel('Rules').selectOption({ index: 1 });
+  await expect(findings.getByText(/is barred under/).first()).toBeVisible();
+  await expect(findings.getByText(/From the same position .* is allowed/).first()).toBeVisible();
+  await expect(findings.getByText('current rule book decides')).toBeVisible();
+});
+
+test('the history names who changed what, and any revision comes back', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/map?fold=none&sel=position.triangle&pane=history`);
+  const history = page.getByRole('complementary', { name: 'History' });
+  await history.getByLabel('Your name in the history').fill('Coach Tern');
+  await page.keyboard.press('Enter');
+  const name = page.getByRole('complementary', { name: 'The position' }).getByLabel('Name', { exact: true });
+  for (const next of ['Triangle one', 'Triangle two']) {
+    await name.fill(next);
+    await page.keyboard.press('Enter');
+    await expect(history.getByText(`position “${next}”`)).toBeVisible();
+  }
+  await expect(history.getByText('Coach Tern')).toHaveCount(2);
+  await history.getByRole('button', { name: /Back to revision 2/ }).click();
+  await expect(name).toHaveValue('Triangle one');
+  await expect(history.getByText('Revision 2 restored')).toBeVisible();
+  await history.getByRole('button', { name: 'As it was in the beginning' }).click();
+  await expect(name).toHaveValue('Triangle locked');
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(name).toHaveValue('Triangle one');
+});
+
+test('anything is found by any of its names', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/read`);
+  await expect(page.getByRole('heading', { name: 'Read' })).toBeVisible();
+  await page.keyboard.press('/');
+  await page.keyboard.type('sankaku');
+  await expect(page.getByRole('listbox', { name: 'Found' }).getByRole('option').first()).toContainText(
+    'Triangle locked',
+  );
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/map\?sel=position\.triangle/);
+  await expect(page.getByRole('complementary', { name: 'The position' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('/');
+  await page.keyboard.type('kimura grip');
+  await page.keyboard.press('Enter');
+  await expect(
+    page.getByRole('complementary', { name: 'The move' }).getByLabel('Name', { exact: true }),
+  ).toHaveValue('Figure-four the crossfacing arm');
+});
+
+test('a map goes out as a file and comes in again; a bad one changes nothing and says where', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/map`);
+  const menu = page.getByRole('button', { name: 'Kelpwick Harbour Grappling' });
+  const download = page.waitForEvent('download');
+  await menu.click();
+  await page.getByRole('button', { name: 'Export as a map file' }).click();
+  const file = await (await download).path();
+  expect(readFileSync(file, 'utf8')).toBe(readFileSync('demo/kelpwick.map.json', 'utf8'));
+
+  const chooser = page.waitForEvent('filechooser');
+  await menu.click();
+  await page.getByRole('button', { name: 'Import a map file' }).click();
+  await (await chooser).setFiles(file);
+  await expect(page).toHaveURL(/kelpwick-2\/map/);
+  await expect(page.locator('button.position-card').first()).toBeVisible();
+
+  const bad = JSON.parse(readFileSync(file, 'utf8'));
+  bad.exchanges[0].chance = 3;
+  bad.positions[0].leadSide = 'up';
+  await page.getByLabel('Map file').setInputFiles({
+    name: 'bad.map.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(bad)),
+  });
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('exchanges.0.chance');
+  await expect(dialog).toContainText('positions.0.leadSide');
+  await expect(dialog).toContainText('Nothing was changed');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+
+  // A map is removed, and had back.
+  await menu.click();
+  await page.getByRole('button', { name: 'Remove this map' }).click();
+  await expect(page).toHaveURL(/kelpwick\/map/);
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(page).toHaveURL(/kelpwick-2\/map/);
+});
+
+test('holds and signs are tapped on the plan, also with a thumb', async ({ browser, demo }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await context.newPage();
+  await page.goto(`${demo.url}/kelpwick/map?fold=none&sel=position.collar-sleeve`);
+  const sheet = page.getByRole('complementary', { name: 'The position' });
+  const plan = sheet.getByRole('group', { name: 'Both bodies, top facing us, bottom below' });
+  const list = sheet.getByRole('group', { name: 'Holds of bottom' });
+  expect((await plan.boundingBox())!.width).toBeGreaterThanOrEqual(320);
+  await plan.getByRole('button', { name: 'our left hand, holding' }).tap();
+  await plan.getByRole('button', { name: "top's right leg, free" }).tap();
+  const chip = sheet
+    .getByRole('group', { name: 'What it takes' })
+    .getByRole('button', { name: 'the near ankle' });
+  expect((await chip.boundingBox())!.height).toBeGreaterThanOrEqual(40);
+  await chip.tap();
+  await expect(list.getByText('left hand grips the near ankle (same-side)')).toBeVisible();
+  await sheet.getByRole('group', { name: 'What it does' }).getByRole('button', { name: 'cup' }).tap();
+  await sheet.getByRole('button', { name: 'deep', exact: true }).tap();
+  await expect(list.getByText('left hand cups the near ankle (deep)')).toBeVisible();
+
+  await sheet.getByRole('button', { name: 'Leave this limb' }).tap();
+  await plan.getByRole('button', { name: "top's trunk" }).tap();
+  await sheet.getByRole('group', { name: "top's stance" }).getByRole('button', { name: 'standing' }).tap();
+  await expect(sheet.getByText("top's stance standing", { exact: true })).toBeVisible();
+
+  // Without the jacket: what becomes of the collar is said.
+  await sheet
+    .getByRole('group', { name: 'Apparel on the plan' })
+    .getByRole('button', { name: 'No-gi' })
+    .tap();
+  await expect(sheet.getByText(/grips the neck .*instead of the near collar/)).toBeVisible();
+  await context.close();
+});
+
+test('a move is written step by step, with its order and its ways', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/map?sel=move.arm-drag`);
+  const sheet = page.getByRole('complementary', { name: 'The move' });
+  await sheet.getByRole('button', { name: 'step', exact: true }).first().click();
+  const step = sheet.getByRole('textbox', { name: 'Step 4', exact: true });
+  await step.fill('Second hook, chest heavy.');
+  await step.blur();
+  await sheet.getByRole('button', { name: 'Holds and order of step 4' }).click();
+  await sheet
+    .getByRole('group', { name: 'Step 4 never before' })
+    .getByRole('button', { name: 'step 3' })
+    .click();
+  await expect(sheet.getByText('after step 3')).toBeVisible();
+  // Put before the step it must come after, it is an order fault, and says so.
+  await sheet.getByRole('button', { name: 'Step 4 earlier' }).click();
+  await expect(page.getByText(', 1 error')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(', 1 error')).toHaveCount(0);
+
+  await sheet.getByRole('button', { name: 'another way' }).click();
+  const way = sheet.getByRole('region', { name: 'Way 1' });
+  await way.getByRole('textbox', { name: 'Why' }).fill('Shorter arms reach the lat, not the shoulder.');
+  await way.getByRole('button', { name: 'the house’s' }).click();
+  await expect(way.getByRole('button', { name: 'the house’s' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+});
+
+test('two tabs on one map: the second sees what the first did, or both versions', async ({
+  page,
+  demo,
+  context,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/map?view=board&system=butterfly`);
+  const other = await context.newPage();
+  await other.goto(`${demo.url}/kelpwick/map?view=board&system=butterfly`);
+  for (const tab of [page, other]) await expect(cell(tab, 'One-hook sweep', 'Nothing')).toBeVisible();
+  await cell(page, 'One-hook sweep', 'Nothing').click();
+  await page.keyboard.type('top-mount 20%');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await cell(other, 'Clamp sweep over the trapped arm', 'Nothing').click();
+  await other.keyboard.type('back 5%');
+  await other.keyboard.press('Enter');
+  const dialog = other.getByRole('dialog', { name: 'This map was changed elsewhere' });
+  await expect(dialog).toContainText('top-mount');
+  await dialog.getByRole('button', { name: 'Make my change again' }).click();
+  await expect(cell(other, 'One-hook sweep', 'Nothing')).toHaveAccessibleName(/mount, 20 %/);
+  await expect(cell(other, 'Clamp sweep over the trapped arm', 'Nothing')).toHaveAccessibleName(/back, 5 %/);
+});
