@@ -24,5 +24,10 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],
-  use: { ...browser, viewport: { width: 1280, height: 800 }, trace: 'retain-on-failure', actionTimeout: 15_000 },
+  use: {
+    ...browser,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    actionTimeout: 15_000,
+  },
 });

@@ -4,13 +4,32 @@ const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
 
 test('pictures of every place, from the demo', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/map`);
-  await expect(page.getByRole('button', { name: 'Cross-sleeve guard' })).toBeVisible();
+  await expect(page.locator('.card-group.system')).toHaveCount(7);
   await page.screenshot(shot('map'));
 
-  await page.goto(`${demo.url}/kelpwick/map?sel=position.collar-sleeve`);
+  await page.goto(`${demo.url}/kelpwick/map?system=half-guard`);
+  await expect(page.locator('button.position-card', { hasText: 'Half guard, knee shield' })).toBeVisible();
+  await page.screenshot(shot('map-system'));
+
+  await page.goto(`${demo.url}/kelpwick/map?system=cross-sleeve&sel=position.cross-sleeve`);
   await expect(page.getByRole('complementary')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Cross-sleeve guard' })).toBeVisible();
   await page.screenshot(shot('map-sheet'));
+
+  await page.goto(`${demo.url}/kelpwick/map?view=board&system=cross-sleeve&cell=x-tip.widen-base`);
+  await expect(page.locator('.board-cell.hole.here')).toBeVisible();
+  await page.locator('.board-cell.hole.here').dblclick();
+  await page.keyboard.type('top');
+  await expect(page.getByRole('listbox')).toBeVisible();
+  await page.screenshot(shot('board'));
+
+  await page.goto(`${demo.url}/kelpwick/map?view=board&system=butterfly&pane=lines`);
+  await page.getByRole('textbox', { name: 'Lines of the system' }).click();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.insertText(
+    'Two hooks, over and under: Sit-up sweep | tripods -> top-side 30% else Hooks flattened',
+  );
+  await expect(page.getByText('new move Sit-up sweep')).toBeVisible();
+  await page.screenshot(shot('lines'));
 
   await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&met=strip-collar`);
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();

@@ -207,7 +207,7 @@ function ContactDot({ body, contact, holding, conflict, chosen, onPick }: DotPro
       })}
     >
       <title>{name}</title>
-      {onPick && <circle r="15" className="finger" />}
+      {onPick && <circle r={limb ? 15 : 8} className="finger" />}
       {conflict && <circle r="11" className="alarm" />}
       <circle r={limb ? 6.5 : 4.5} />
     </g>

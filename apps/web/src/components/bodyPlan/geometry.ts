@@ -74,12 +74,13 @@ export function contactAt(body: Body, contact: Contact): Point {
       return jointAt(body, side, 'knee');
     case 'head':
       return [headX, headY];
+    // Beside the middle line, so that a thumb on the trunk meets the trunk.
     case 'chest':
-      return [160, headY + down * 66];
+      return [188, headY + down * 60];
     case 'back':
-      return [160, headY + down * 92];
+      return [184, headY + down * 90];
     case 'hips':
-      return [160, headY + down * 122];
+      return [180, headY + down * 120];
   }
 }
 

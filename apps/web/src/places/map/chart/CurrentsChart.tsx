@@ -17,7 +17,7 @@ interface Props {
   onSystem: (system: string) => void;
 }
 
-const LEAST = 0.15;
+const LEAST = 0.08;
 const MOST = 2;
 /** Below this a card cannot be read, so a big chart opens at its entries instead of whole. */
 const READABLE = 0.62;
@@ -133,18 +133,40 @@ interface DrawingProps {
   onPick: (node: ChartNode) => void;
 }
 
+/** With more cards than this, pointing at one does not light its lines: drawing all of them anew would be felt. */
+const MOST_POINTED = 90;
+
 /** Lines and cards. Moving and zooming only turn the group they are in, so this is not drawn again for them. */
 const Drawing = memo(function Drawing({ graph, places, paths, selected, onPick }: DrawingProps) {
-  const near = useMemo(() => neighbours(graph.edges, selected), [graph.edges, selected]);
+  const [pointed, setPointed] = useState<string>();
+  const lit = pointed ?? selected;
+  const near = useMemo(() => neighbours(graph.edges, lit), [graph.edges, lit]);
   return (
     <>
       {graph.edges.map((edge) => (
-        <EdgeLine key={edge.id} edge={edge} path={paths.get(edge.id)} lit={near.edges.has(edge.id)} />
+        <EdgeLine
+          key={edge.id}
+          edge={edge}
+          path={paths.get(edge.id)}
+          lit={near.edges.has(edge.id)}
+          beside={places.get(edge.from)?.x === places.get(edge.to)?.x}
+        />
       ))}
       {graph.nodes.map((node) => {
         const place = places.get(node.id);
         const state = node.id === selected ? 'selected' : near.nodes.has(node.id) ? 'near' : '';
-        return place && <Card key={node.id} node={node} place={place} state={state} onPick={onPick} />;
+        return (
+          place && (
+            <Card
+              key={node.id}
+              node={node}
+              place={place}
+              state={state}
+              onPick={onPick}
+              onPoint={graph.nodes.length < MOST_POINTED ? setPointed : undefined}
+            />
+          )
+        );
       })}
     </>
   );
@@ -158,7 +180,15 @@ function neighbours(edges: readonly ChartEdge[], selected: string | undefined) {
   };
 }
 
-function EdgeLine({ edge, path, lit }: { edge: ChartEdge; path: string | undefined; lit: boolean }) {
+interface EdgeProps {
+  edge: ChartEdge;
+  path: string | undefined;
+  lit: boolean;
+  /** Whether it goes to the same column: many of these lie on each other. */
+  beside: boolean;
+}
+
+function EdgeLine({ edge, path, lit, beside }: EdgeProps) {
   if (!path) return null;
   const best = Math.max(0, ...edge.exchanges.map(({ chance }) => chance));
   const words = edge.drift
@@ -167,7 +197,7 @@ function EdgeLine({ edge, path, lit }: { edge: ChartEdge; path: string | undefin
   return (
     <path
       d={path}
-      className={`edge ${edge.drift ? 'drift' : ''} ${edge.to.startsWith('outcome:') ? 'ending' : ''} ${lit ? 'lit' : ''}`}
+      className={`edge ${edge.drift ? 'drift' : ''} ${edge.to.startsWith('outcome:') ? 'ending' : ''} ${beside ? 'beside' : ''} ${lit ? 'lit' : ''}`}
       strokeWidth={edge.drift ? 1.4 : edgeWidth(edge)}
       markerEnd="url(#arrow)"
     >
@@ -181,11 +211,12 @@ interface CardProps {
   place: Placed;
   state: string;
   onPick: (node: ChartNode) => void;
+  onPoint: ((id: string | undefined) => void) | undefined;
 }
 
 const holeWords = (count: number): string => `${count} ${count === 1 ? 'hole' : 'holes'}`;
 
-function Card({ node, place, state, onPick }: CardProps) {
+function Card({ node, place, state, onPick, onPoint }: CardProps) {
   const { x, y, width, height } = place;
   if (node.kind === 'outcome') {
     const sign = { own: '▲', top: '▼', even: '◆' }[node.good];
@@ -218,6 +249,8 @@ function Card({ node, place, state, onPick }: CardProps) {
           className={`position-card ${entry ? 'is-entry' : ''} ${node.kind === 'system' && node.gate ? 'is-gate' : ''}`}
           aria-pressed={state === 'selected'}
           onClick={() => onPick(node)}
+          onPointerEnter={() => onPoint?.(node.id)}
+          onPointerLeave={() => onPoint?.(undefined)}
         >
           <span className="row-one">
             {node.kind === 'position' && (

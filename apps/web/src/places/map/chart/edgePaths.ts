@@ -76,6 +76,6 @@ function curve({ from, to }: Ends, y1: number, y2: number): string {
   return `M${from.x} ${y1} C${from.x - SWING} ${y1} ${x2 + SWING} ${y2} ${x2} ${y2}`;
 }
 
-/** How thick a line is: one exchange is thin, many are thick. */
+/** How thick a line is: one exchange is thin, many are thick, and a hundred are not thicker than thirty. */
 export const edgeWidth = ({ exchanges }: ChartEdge): number =>
-  1.2 + Math.log2(Math.max(1, exchanges.length)) * 1.4;
+  Math.min(6.5, 1.2 + Math.log2(Math.max(1, exchanges.length)) * 1.1);

@@ -1,4 +1,4 @@
-import type { ElkNode, LayoutOptions } from 'elkjs/lib/elk-api';
+import type { ElkNode, LayoutOptions } from 'elkjs/lib/elk-api.js';
 import { CARD } from './card.ts';
 import type { ChartGraph } from './chartGraph.ts';
 import { columns, forwardEdges } from './columns.ts';

@@ -1,4 +1,4 @@
-import ELK, { type ElkNode } from 'elkjs/lib/elk-api';
+import ELK, { type ElkNode } from 'elkjs/lib/elk-api.js';
 import elkWorkerUrl from 'elkjs/lib/elk-worker.min.js?url';
 import type { ChartGraph } from './chartGraph.ts';
 import { elkGraph } from './elkGraph.ts';

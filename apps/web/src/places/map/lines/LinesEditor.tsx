@@ -17,19 +17,31 @@ interface Props {
   onApply: () => void;
 }
 
-/** Just enough of the notation for the eye: comments, names in quotes, marks, chances, outcomes. */
-const notation = StreamLanguage.define<null>({
-  startState: () => null,
-  token(stream) {
+/** Just enough of the notation for the eye: comments, names in quotes, marks, chances, outcomes where a result is due. */
+const notation = StreamLanguage.define<{ due: boolean }>({
+  startState: () => ({ due: false }),
+  token(stream, state) {
+    if (stream.sol()) state.due = false;
     if (stream.sol() && stream.match(/^\s*#.*/)) return 'comment';
     if (stream.match(/^"(?:[^"\\]|\\.)*"/)) return 'string';
-    if (stream.match(/^(->|[:|@~])/)) return 'operator';
-    if (stream.match(/^\belse\b/)) return 'keyword';
+    if (stream.match(/^->/)) {
+      state.due = true;
+      return 'operator';
+    }
+    if (stream.match(/^[:|@~]/)) return 'operator';
+    if (stream.match(/^else(?=\s|$)/)) {
+      state.due = true;
+      return 'keyword';
+    }
     if (stream.match(/^\d+(?:[.,]\d+)?\s*(%|s\b)/)) return 'number';
     const word = stream.match(/^[\w-]+/) as RegExpMatchArray | null;
-    if (word) return (OUTCOMES as readonly string[]).includes(word[0]) ? 'atom' : null;
-    stream.next();
-    return null;
+    if (!word) {
+      stream.next();
+      return null;
+    }
+    const { due } = state;
+    state.due = false;
+    return due && (OUTCOMES as readonly string[]).includes(word[0]) ? 'atom' : null;
   },
 });
 
@@ -89,7 +101,7 @@ export function LinesEditor({ map, text, errors, onChange, onApply }: Props) {
           lintGutter(),
           autocompletion({ override: [(context) => completions(now.current.map, context)] }),
           EditorView.lineWrapping,
-          EditorView.contentAttributes.of({ 'aria-label': 'Lines of the system' }),
+          EditorView.contentAttributes.of({ 'aria-label': 'Lines of the system', tabindex: '0' }),
           EditorView.updateListener.of((update) => {
             if (update.docChanged) now.current.onChange(update.state.doc.toString());
           }),
