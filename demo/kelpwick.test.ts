@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import {
   ClassSchema,
+  checkSweep,
   classSeconds,
   coverChains,
   indexMap,
@@ -33,7 +34,8 @@ describe('the demo map', () => {
       ['hole', 'up-to-mount'],
       ['hole', 'back-over-top'],
       ['hole', 'x-tip'],
-      // Top really can post there, and that reaction is listed.
+      // Top really can step or post there, and what top does about it is listed.
+      ['free-post', 'sleeves-turn-over'],
       ['free-post', 'dog-knee-tap'],
     ]);
     for (const system of map.systems) {
@@ -169,6 +171,13 @@ describe('the demo map', () => {
     expect(choke.steps[1]!.after).toEqual(['s1']);
     for (const move of map.moves.filter(({ kind }) => kind === 'submission'))
       expect(move.hazards, move.id).not.toEqual([]);
+  });
+
+  it('sends its sweeps where statics says that top is weakest, but for those it warns of', () => {
+    const sweeps = map.moves.filter(({ kind, direction }) => kind === 'sweep' && direction !== undefined);
+    const off = sweeps.filter((move) => !checkSweep(index.position.get(move.position)!, move).weakest);
+    expect(sweeps.length).toBeGreaterThan(15);
+    expect(off.map(({ id }) => id)).toEqual(['sleeves-turn-over', 'dog-knee-tap', 'deep-waiter']);
   });
 
   it('can be covered whole, at a proved cost', () => {

@@ -26,7 +26,7 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
   await page.getByRole('textbox', { name: 'Lines of the system' }).click();
   await page.keyboard.press('Control+End');
   await page.keyboard.insertText(
-    'Two hooks, over and under: Sit-up sweep | tripods -> top-side 30% else Hooks flattened',
+    'Two hooks, over and under: Sit-up sweep | tripods -> top-side 30% else Single-leg X',
   );
   await expect(page.getByText('new move Sit-up sweep')).toBeVisible();
   await page.screenshot(shot('lines'));

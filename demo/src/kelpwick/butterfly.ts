@@ -52,7 +52,7 @@ export const butterfly = [
                   release: ['footR'],
                   seconds: 1,
                 }),
-                step('Fall to the side behind the arm, far hook lifts, head drives through.', {
+                step('Fall to the side behind the arm, the other hook lifts, head drives through.', {
                   after: [1],
                   seconds: 2,
                 }),
@@ -62,7 +62,7 @@ export const butterfly = [
                   seconds: 1,
                 }),
               ],
-              direction: 280,
+              direction: 300,
               mechanics: ['hook lift', 'hip escape'],
               variants: [
                 {
@@ -234,7 +234,7 @@ export const butterfly = [
                   seconds: 2,
                 }),
               ],
-              direction: 285,
+              direction: 300,
               mechanics: ['hook lift'],
               cues: ['No hand, no base: hold the wrist until you land.'],
             },
@@ -313,16 +313,16 @@ export const butterfly = [
             {
               needsHolds: ['clamp shoulder.L', 'hook thigh.R'],
               steps: [
-                step('Near hook leaves, sit on the hip of the trapped side.', {
+                step('The hook on the trapped side leaves, sit on that hip.', {
                   release: ['footR'],
                   seconds: 1,
                 }),
-                step('Lift with the far hook, turn the chest over the arm, land beside.', {
+                step('Lift with the other hook, turn the chest over the arm, land beside.', {
                   after: [1],
                   seconds: 2,
                 }),
               ],
-              direction: 285,
+              direction: 300,
               mechanics: ['hook lift'],
               cues: ['They fall on the shoulder you hold.'],
             },

@@ -255,7 +255,7 @@ export const collarAndSleeve = [
                 }),
                 step('Cut the legs past each other and follow up into mount.', { seconds: 2 }),
               ],
-              direction: 90,
+              direction: 60,
               mechanics: ['scissor', 'hip escape'],
               cues: [
                 'Load them first: no weight, no sweep.',
@@ -395,7 +395,6 @@ export const collarAndSleeve = [
                   seconds: 2,
                 }),
               ],
-              direction: 0,
               requires: [{ mechanic: 'forward and backward shoulder roll' }],
               mechanics: ['shoulder roll'],
               cues: ['Go under, then up; never just up.'],

@@ -51,7 +51,7 @@ export const legs = [
                   seconds: 3,
                 }),
               ],
-              direction: 172,
+              direction: 150,
               mechanics: ['technical stand-up'],
               cues: ['The ankle goes up with you: they cannot stand without it.'],
             },

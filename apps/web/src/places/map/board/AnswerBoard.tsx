@@ -14,7 +14,7 @@ import { NameEditor } from './NameEditor.tsx';
 import { ReactionDialog } from './ReactionDialog.tsx';
 import { RowHead } from './RowHead.tsx';
 
-const SIZE = { head: 252, column: 152, position: 40, move: 56, header: 62 } as const;
+const SIZE = { head: 252, column: 152, position: 40, move: 56, header: 62, editor: 360 } as const;
 
 /** Where the focus is: a row and a column by their keys; `head` is the name at the left. */
 export interface Spot {
@@ -98,6 +98,15 @@ export function AnswerBoard({ map, board, system, asked, onSpot: tell, selected,
     rowList.scrollToIndex(rowAt);
     if (columnAt >= 0) columnList.scrollToIndex(columnAt);
   }, [scrolledTo]);
+  // The proposals hang below the cell: there has to be room for them, also under the last row.
+  const editingCell = editing?.at === 'cell';
+  useEffect(() => {
+    const element = scroller.current;
+    const line = rowList.getVirtualItems().find(({ index }) => index === rowAt);
+    if (!editingCell || !element || !line) return;
+    const below = element.scrollTop + element.clientHeight - line.start;
+    if (below < SIZE.editor) element.scrollTop += SIZE.editor - below;
+  }, [editingCell]);
   const focusBoard = () => scroller.current?.focus({ preventScroll: true });
 
   const thingAt = (at: BoardRow | undefined, column: BoardColumn | undefined): Selection | undefined => {
@@ -203,7 +212,7 @@ export function AnswerBoard({ map, board, system, asked, onSpot: tell, selected,
         tabIndex={0}
         onKeyDown={onKeyDown}
       >
-        <div style={{ width, height: rowList.getTotalSize() + SIZE.header, position: 'relative' }}>
+        <div style={{ width, height: rowList.getTotalSize() + SIZE.header + SIZE.editor, position: 'relative' }}>
           <div className="board-header" role="row" aria-rowindex={1} style={{ width, height: SIZE.header }}>
             <div className="corner" role="columnheader" style={{ width: SIZE.head }}>
               <span className="top">When top…</span>
