@@ -62,6 +62,8 @@ export * from './model/reaction.ts';
 export * from './model/scenario.ts';
 export * from './model/seconds.ts';
 export * from './model/signs.ts';
+export * from './read/nearestPositions.ts';
+export * from './read/readAsTop.ts';
 export * from './read/readMove.ts';
 export * from './read/readReaction.ts';
 export * from './read/suggestAnswers.ts';

@@ -1,28 +1,42 @@
+import { checkSweep } from '../balance/checkSweep.ts';
 import { afterReaction } from '../body/afterReaction.ts';
 import type { Moment } from '../body/followSteps.ts';
+import { type LimbConflict, limbConflicts } from '../body/limbConflicts.ts';
 import { mirror, sided } from '../body/mirror.ts';
 import { type ApparelTranslation, translateApparel, translateHold } from '../body/translateApparel.ts';
 import { wordContext } from '../body/words.ts';
 import type { Hold } from '../model/hold.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
+import type { Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
-import type { ReactionRef } from '../model/reaction.ts';
+import type { Reaction, ReactionRef } from '../model/reaction.ts';
 import type { Signs } from '../model/signs.ts';
 import type { RulesProfile } from '../rules/profile.ts';
+import { type Nearest, nearestPositions, sidedNearest } from './nearestPositions.ts';
 import { type Builds, type Option, readMove } from './readMove.ts';
 
 export interface ReadRequest {
-  /** The position bottom is in, on the side it is written or mirrored. */
-  position: string;
+  /** The position bottom is in, on the side it is written or mirrored. Without it the nearest ones are asked. */
+  position?: string;
   mirrored?: boolean;
+  /** What is held now; the position's holds when absent. */
+  holds?: readonly Hold[];
+  topHolds?: readonly Hold[];
+  /** Signs seen now; with a position, those that differ from the position's. */
+  signs?: Signs;
   /** What top did, as seen now (so on the side the position is on now), or nothing yet. */
   reaction?: ReactionRef | 'none';
-  /** Signs seen now that differ from the position's. */
-  signs?: Signs;
   apparel?: Apparel;
   rules?: RulesProfile;
   athlete?: Builds;
+}
+
+/** An option with the position it comes from. */
+export interface ReadOption extends Option {
+  from: Nearest;
+  /** For a sweep with a direction: whether it goes where top is weakest, in words. */
+  balance?: { weakest: boolean; verdict: string };
 }
 
 export interface Reading {
@@ -32,53 +46,114 @@ export interface Reading {
   broken: Hold[];
   /** What the apparel made of the position's holds. */
   apparel: ApparelTranslation;
-  options: Option[];
+  /** One limb on two things: named, and answered all the same. */
+  conflicts: LimbConflict[];
+  /** The position asked for, or those most like the moment. */
+  nearest: Nearest[];
+  options: ReadOption[];
 }
 
 /** A position that the map does not have was asked for. */
 export class UnknownError extends Error {}
 
+/** Positions this much less like the moment than the nearest one have nothing to say. */
+const FAR = 0.25;
+const ASKED = 4;
+
 /**
- * What bottom can do now: every move of the position, ready ones first, then by how many things are missing;
- * inside a rank by chance (the better first, unknown last), then by fewer hold changes, then by id.
+ * What bottom can do now: every move of the position, or of the positions most like what is held and seen. Ready ones
+ * first, then by how many things are missing; inside a rank by chance (the better first, unknown last), then by the
+ * likeness of the position, fewer hold changes, and id.
  * @throws UnknownError when the position or the reaction is not in the map.
  */
 export function readReaction(map: GuardMap, request: ReadRequest): Reading {
-  const index = indexMap(map);
-  const written = index.position.get(request.position);
-  if (!written) throw new UnknownError(`there is no position "${request.position}" in this map`);
-  const apparel = request.apparel ?? 'gi';
-  const position = sided('position', written, request.mirrored);
-  const translation = translateApparel(position, apparel);
+  const { apparel = 'gi', reaction = 'none' } = request;
+  const asked = request.position === undefined ? undefined : known(map, request.position, request.mirrored);
+  const here = asked && sidedNearest(asked);
   const start: Moment = {
-    holds: position.holds,
-    topHolds: position.topHolds,
-    signs: { ...position.signs, ...request.signs },
+    holds: [...(request.holds ?? here?.holds ?? [])],
+    topHolds: [...(request.topHolds ?? here?.topHolds ?? [])],
+    signs: { ...here?.signs, ...request.signs },
   };
-  const reaction = request.reaction ?? 'none';
-  // Reactions are written for the jacket too, so they are applied before the holds are translated.
-  const { moment: reacted, broken } =
-    reaction === 'none' ? { moment: start, broken: [] } : react(map, start, reaction);
-  const moment = apparel === 'gi' ? reacted : bareMoment(reacted);
+  const nearest = asked ? [asked] : nearestPositions(map, start, ASKED);
+  const answering = nearest.filter(({ similarity }) => similarity >= nearest[0]!.similarity - FAR);
 
-  const options = index.movesOf(written.id).map((move) => {
+  // Reactions are written for the jacket too, so they are applied before the holds are translated.
+  const met = reaction === 'none' ? undefined : reactionOf(map, reaction);
+  const { moment: reacted, broken } = met ? afterReaction(start, met) : { moment: start, broken: [] };
+  const moment = apparel === 'gi' ? reacted : bareMoment(reacted);
+  const first = here ?? (nearest[0] && sidedNearest(nearest[0]));
+  const context = first ? wordContext(first) : ({ leadSide: 'R' } as const);
+
+  const seen = new Set<string>();
+  const options = answering.flatMap((from) =>
+    optionsFrom(map, from, { ...request, apparel, reaction }, moment, met).filter(({ move }) => {
+      const key = `${from.mirrored ? '~' : ''}${move.name}`;
+      if (seen.has(key)) return false;
+      seen.add(key);
+      return true;
+    }),
+  );
+  return {
+    moment,
+    broken,
+    apparel: first ? translateApparel(first, apparel) : NOTHING,
+    conflicts: [...limbConflicts(start.holds, context), ...limbConflicts(start.topHolds, context)],
+    nearest,
+    options: options.sort(byWorth),
+  };
+}
+
+const NOTHING: ApparelTranslation = {
+  position: undefined as never,
+  lost: [],
+  changed: [],
+  available: true,
+};
+
+type Asked = Required<Pick<ReadRequest, 'apparel' | 'reaction'>> & ReadRequest;
+
+function optionsFrom(
+  map: GuardMap,
+  from: Nearest,
+  request: Asked,
+  moment: Moment,
+  met: Reaction | undefined,
+): ReadOption[] {
+  const index = indexMap(map);
+  const position = sidedNearest(from);
+  const translation = translateApparel(position, request.apparel);
+  return index.movesOf(position.id).map((written): ReadOption => {
+    const move = sided('move', written, from.mirrored);
     const exchanges = index
-      .exchangesOf(move.id)
-      .map((exchange) => (request.mirrored ? mirror('exchange', exchange) : exchange));
-    return readMove({
-      move: sided('move', move, request.mirrored),
+      .exchangesOf(written.id)
+      .map((exchange) => (from.mirrored ? mirror('exchange', exchange) : exchange));
+    const option = readMove({
+      move,
       exchanges,
-      reaction,
+      reaction: request.reaction,
       moment,
-      apparel,
+      apparel: request.apparel,
       available: translation.available,
       ...(translation.why !== undefined && { unavailableWhy: translation.why }),
       rules: request.rules,
       athlete: request.athlete,
       context: wordContext(position),
     });
+    return { ...option, from, ...balanceOf(position, move, met) };
   });
-  return { moment, broken, apparel: translation, options: options.sort(byWorth) };
+}
+
+function balanceOf(position: Position, move: Option['move'], reaction: Reaction | undefined) {
+  if (move.kind !== 'sweep' || move.direction === undefined) return {};
+  const { weakest = false, verdict } = checkSweep(position, move, { reaction });
+  return { balance: { weakest, verdict } };
+}
+
+function known(map: GuardMap, id: string, mirrored = false): Nearest {
+  const position = indexMap(map).position.get(id);
+  if (!position) throw new UnknownError(`there is no position "${id}" in this map`);
+  return { position, mirrored, similarity: 1 };
 }
 
 function bareMoment(moment: Moment): Moment {
@@ -86,18 +161,34 @@ function bareMoment(moment: Moment): Moment {
   return { ...moment, holds: bare(moment.holds), topHolds: bare(moment.topHolds) };
 }
 
-function react(map: GuardMap, start: Moment, reference: ReactionRef) {
+function reactionOf(map: GuardMap, reference: ReactionRef): Reaction {
   const reaction = indexMap(map).reaction.get(reference.id);
   if (!reaction) throw new UnknownError(`there is no reaction "${reference.id}" in this map`);
-  return afterReaction(start, sided('reaction', reaction, reference.mirrored));
+  return sided('reaction', reaction, reference.mirrored);
 }
 
-function byWorth(a: Option, b: Option): number {
+function byWorth(a: ReadOption, b: ReadOption): number {
   return (
     Number(b.legal) - Number(a.legal) ||
     Math.min(a.missing.length, 3) - Math.min(b.missing.length, 3) ||
     (b.chance ?? -1) - (a.chance ?? -1) ||
+    b.from.similarity - a.from.similarity ||
     a.holdChanges - b.holdChanges ||
     (a.move.id < b.move.id ? -1 : 1)
   );
+}
+
+/** Why an option stands where it stands, in the order in which that was decided. */
+export function orderWords(option: ReadOption): string {
+  const { legal, missing, chance, holdChanges } = option;
+  return [
+    legal ? undefined : 'barred under these rules, so below the allowed ones',
+    missing.length === 0 ? 'nothing is missing' : `${missing.length} missing`,
+    chance === undefined
+      ? 'no chance is written for it'
+      : `${Math.round(chance * 100)} % when it comes to it`,
+    `${holdChanges} hold ${holdChanges === 1 ? 'change' : 'changes'}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
