@@ -44,6 +44,7 @@ export * from './formats/mapJsonSchema.ts';
 export * from './formats/printGraphml.ts';
 export * from './formats/printLines.ts';
 export * from './formats/readLines.ts';
+export * from './model/chain.ts';
 export * from './model/contacts.ts';
 export * from './model/exchange.ts';
 export * from './model/freshId.ts';

@@ -5,6 +5,7 @@ import { ENTITY_ROWS } from '../maps/rows/entityRows.ts';
 import { MapRow } from '../maps/rows/map.row.ts';
 import { FirstTables1764000000000 } from './migrations/1764000000000-FirstTables.ts';
 import { History1764030000000 } from './migrations/1764030000000-History.ts';
+import { Chains1764033600000 } from './migrations/1764033600000-Chains.ts';
 
 /** How the database file is opened: WAL, foreign keys on, migrations run, never synchronised. */
 export function databaseOptions(file: string): DataSourceOptions {
@@ -17,7 +18,7 @@ export function databaseOptions(file: string): DataSourceOptions {
       database.pragma('synchronous = NORMAL');
     },
     entities: [MapRow, ChangeRow, ClassRow, ...Object.values(ENTITY_ROWS)],
-    migrations: [FirstTables1764000000000, History1764030000000],
+    migrations: [FirstTables1764000000000, History1764030000000, Chains1764033600000],
     migrationsRun: true,
     migrationsTransactionMode: 'each',
   };

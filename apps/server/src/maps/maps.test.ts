@@ -49,6 +49,7 @@ const small: GuardMap = MapSchema.parse({
     },
     { id: 'e2', move: 'm', reaction: 'none', to: { outcome: 'top-side' }, chance: 0.9 },
   ],
+  chains: [{ id: 'c', name: 'Pull and pull', exchanges: ['e1', 'e2'] }],
   opponents: [
     {
       id: 'o',
@@ -81,9 +82,12 @@ describe('maps over HTTP', () => {
 
   it('change by commands, give the inverse, and keep it all over a restart', async () => {
     await importSmall();
-    const { body } = await change(1, rename('Sleeve'), { do: 'remove', kind: 'exchange', id: 'e1' }).expect(
-      200,
-    );
+    const { body } = await change(
+      1,
+      rename('Sleeve'),
+      { do: 'remove', kind: 'chain', id: 'c' },
+      { do: 'remove', kind: 'exchange', id: 'e1' },
+    ).expect(200);
     expect(body.revision).toBe(2);
     test = await test.restart();
     const after = (await test.http.get('/api/maps/small').expect(200)).body;
@@ -151,11 +155,11 @@ describe('maps over HTTP', () => {
       .post('/api/maps/small/changes')
       .send({ revision: 1, commands: [rename('First')], who: 'Coach Tern' })
       .expect(200);
-    await change(2, { do: 'remove', kind: 'exchange', id: 'e2' }, rename('Second')).expect(200);
+    await change(2, { do: 'remove', kind: 'chain', id: 'c' }, rename('Second')).expect(200);
     test = await test.restart();
     const { body } = await test.http.get('/api/maps/small/history').expect(200);
     expect(body).toMatchObject([
-      { revision: 3, who: '', what: 'exchange removed and position “Second”' },
+      { revision: 3, who: '', what: 'chain removed and position “Second”' },
       { revision: 2, who: 'Coach Tern', what: 'position “First”' },
     ]);
     expect((await test.http.get('/api/maps/small/history?before=3')).body).toHaveLength(1);

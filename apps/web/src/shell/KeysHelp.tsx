@@ -24,6 +24,7 @@ const HERE: Record<string, [string, string][]> = {
     ['Space', 'Board: open what the cell is about'],
     ['Del', 'Board: take the answer out'],
   ],
+  balance: [['Arrows', 'On the centre of mass: lean top']],
   read: [
     ['F', 'Flip left and right'],
     ['G', 'Gi or no-gi'],

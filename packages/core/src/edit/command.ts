@@ -24,6 +24,7 @@ export const PutSchema = z.discriminatedUnion('kind', [
   putOf('position'),
   putOf('move'),
   putOf('exchange'),
+  putOf('chain'),
   putOf('opponent'),
   putOf('scenario'),
 ]);

@@ -51,6 +51,8 @@ const FINDERS: { [K in EntityKind]: (value: EntityOf<K>) => Reference[] } = {
     ...landing(['to'], exchange.to),
     ...landing(['otherwise'], exchange.otherwise),
   ],
+  chain: (chain) =>
+    chain.exchanges.map((id, i): Reference => ({ path: ['exchanges', i], kind: 'exchange', id })),
   opponent: (opponent) =>
     opponent.tendencies.flatMap((tendency, i): Reference[] => [
       { path: ['tendencies', i, 'position'], kind: 'position', id: tendency.position },
@@ -87,6 +89,7 @@ export function resolves(map: GuardMap, reference: Reference): boolean {
       return Boolean(
         index.move.get(reference.owner!)?.variants.some((variant) => variant.id === reference.id),
       );
+    case 'chain':
     case 'opponent':
     case 'scenario':
       return map[LIST_OF[reference.kind]].some((item) => item.id === reference.id);

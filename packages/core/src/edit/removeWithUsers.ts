@@ -5,7 +5,7 @@ import { referencesOf } from './references.ts';
 
 /**
  * One undoable command that removes a thing together with whatever cannot stand without it: a position's moves,
- * a move's exchanges, exchanges that lead to it; mentions that can be dropped (a system on a position, a
+ * a move's exchanges, exchanges that lead to it, chains through them; mentions that can be dropped (a system on a position, a
  * reaction on a look, a drift, a prerequisite) are dropped.
  */
 export function removeWithUsers(map: GuardMap, kind: EntityKind, id: string): Command {
@@ -13,7 +13,7 @@ export function removeWithUsers(map: GuardMap, kind: EntityKind, id: string): Co
   const order: Command[] = [remove(kind, id)];
   for (let grew = true; grew; ) {
     grew = false;
-    for (const otherKind of ['move', 'exchange'] as const) {
+    for (const otherKind of ['move', 'exchange', 'chain'] as const) {
       for (const item of map[LIST_OF[otherKind]]) {
         if (gone.has(`${otherKind}/${item.id}`) || !dependsOn(otherKind, item, gone)) continue;
         gone.add(`${otherKind}/${item.id}`);
@@ -34,8 +34,8 @@ export function removeWithUsers(map: GuardMap, kind: EntityKind, id: string): Co
 }
 
 function dependsOn(
-  kind: 'move' | 'exchange',
-  item: EntityOf<'move'> | EntityOf<'exchange'>,
+  kind: 'move' | 'exchange' | 'chain',
+  item: EntityOf<'move'> | EntityOf<'exchange'> | EntityOf<'chain'>,
   gone: Set<string>,
 ): boolean {
   return referencesOf(kind, item as never).some(

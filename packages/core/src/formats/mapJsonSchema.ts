@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ChainSchema } from '../model/chain.ts';
 import { ExchangeSchema } from '../model/exchange.ts';
 import { HazardTagSchema } from '../model/hazards.ts';
 import { HoldPatternSchema, HoldSchema, TargetSchema } from '../model/hold.ts';
@@ -35,6 +36,7 @@ const NAMED: Record<string, z.ZodType> = {
   variant: VariantSchema,
   move: MoveSchema,
   exchange: ExchangeSchema,
+  chain: ChainSchema,
   opponent: OpponentSchema,
   scenario: ScenarioSchema,
 };

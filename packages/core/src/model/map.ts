@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ChainSchema } from './chain.ts';
 import { ExchangeSchema } from './exchange.ts';
 import { MoveSchema } from './move.ts';
 import { OpponentSchema } from './opponent.ts';
@@ -28,6 +29,7 @@ export const ENTITY_SCHEMAS = {
   position: PositionSchema,
   move: MoveSchema,
   exchange: ExchangeSchema,
+  chain: ChainSchema,
   opponent: OpponentSchema,
   scenario: ScenarioSchema,
 } as const;
@@ -42,6 +44,7 @@ export const LIST_OF = {
   position: 'positions',
   move: 'moves',
   exchange: 'exchanges',
+  chain: 'chains',
   opponent: 'opponents',
   scenario: 'scenarios',
 } as const satisfies Record<EntityKind, string>;
@@ -59,6 +62,7 @@ export const MapSchema = z.strictObject({
   positions: z.array(PositionSchema).default([]),
   moves: z.array(MoveSchema).default([]),
   exchanges: z.array(ExchangeSchema).default([]),
+  chains: z.array(ChainSchema).default([]),
   opponents: z.array(OpponentSchema).default([]),
   scenarios: z.array(ScenarioSchema).default([]),
 });

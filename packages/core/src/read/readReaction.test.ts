@@ -59,7 +59,7 @@ describe('reading a reaction', () => {
 
   it('plays on the wrist where there is no sleeve', () => {
     const { options, apparel } = readReaction(map, { position: 'start', reaction: strip, apparel: 'no-gi' });
-    expect(apparel.changed).toHaveLength(2);
+    expect(apparel!.changed).toHaveLength(2);
     const gather = options.find(({ move }) => move.id === 'gather')!;
     expect(gather).toMatchObject({ rank: 'ready', met: ['a hold on the far wrist'] });
     expect(gather.takes[0]!.target.part).toBe('wrist');

@@ -44,8 +44,8 @@ export interface Reading {
   moment: Moment;
   /** Bottom's holds that the reaction broke. */
   broken: Hold[];
-  /** What the apparel made of the position's holds. */
-  apparel: ApparelTranslation;
+  /** What the apparel made of the position's holds; of the nearest one where none was named. */
+  apparel: ApparelTranslation | undefined;
   /** One limb on two things: named, and answered all the same. */
   conflicts: LimbConflict[];
   /** The position asked for, or those most like the moment. */
@@ -97,19 +97,12 @@ export function readReaction(map: GuardMap, request: ReadRequest): Reading {
   return {
     moment,
     broken,
-    apparel: first ? translateApparel(first, apparel) : NOTHING,
+    apparel: first && translateApparel(first, apparel),
     conflicts: [...limbConflicts(start.holds, context), ...limbConflicts(start.topHolds, context)],
     nearest,
     options: options.sort(byWorth),
   };
 }
-
-const NOTHING: ApparelTranslation = {
-  position: undefined as never,
-  lost: [],
-  changed: [],
-  available: true,
-};
 
 type Asked = Required<Pick<ReadRequest, 'apparel' | 'reaction'>> & ReadRequest;
 

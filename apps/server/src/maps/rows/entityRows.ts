@@ -97,6 +97,13 @@ export class ExchangeRow extends EntityRow {
   @MaybeText() note: string | null;
 }
 
+@Entity('chain')
+export class ChainRow extends EntityRow {
+  @Text() name: string;
+  @Text() note: string;
+  @Json() exchanges: unknown;
+}
+
 @Entity('opponent')
 export class OpponentRow extends EntityRow {
   @Text() alias: string;
@@ -127,6 +134,7 @@ export const ENTITY_ROWS = {
   position: PositionRow,
   move: MoveRow,
   exchange: ExchangeRow,
+  chain: ChainRow,
   opponent: OpponentRow,
   scenario: ScenarioRow,
 } as const satisfies Record<EntityKind, new () => EntityRow>;

@@ -42,7 +42,7 @@ export function Answers({ map, reading, position, mirrored, onTake }: Props) {
           {reading.broken.map((hold) => holdWords(hold, context)).join('; ')}.
         </p>
       )}
-      {reading.apparel.changed.length + reading.apparel.lost.length > 0 && (
+      {reading.apparel && reading.apparel.changed.length + reading.apparel.lost.length > 0 && (
         <p className="soft small mb-1">
           Without the jacket:{' '}
           {[
@@ -54,7 +54,7 @@ export function Answers({ map, reading, position, mirrored, onTake }: Props) {
           .
         </p>
       )}
-      {!reading.apparel.available && <p className="hazard">{reading.apparel.why}.</p>}
+      {reading.apparel?.available === false && <p className="hazard">{reading.apparel.why}.</p>}
       {reading.options.length === 0 && <p>Bottom has no move here yet. Add one in the Map.</p>}
       {ranks.map((rank) => {
         const options = reading.options.filter((option) => option.rank === rank);

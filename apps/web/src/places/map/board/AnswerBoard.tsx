@@ -212,7 +212,9 @@ export function AnswerBoard({ map, board, system, asked, onSpot: tell, selected,
         tabIndex={0}
         onKeyDown={onKeyDown}
       >
-        <div style={{ width, height: rowList.getTotalSize() + SIZE.header + SIZE.editor, position: 'relative' }}>
+        <div
+          style={{ width, height: rowList.getTotalSize() + SIZE.header + SIZE.editor, position: 'relative' }}
+        >
           <div className="board-header" role="row" aria-rowindex={1} style={{ width, height: SIZE.header }}>
             <div className="corner" role="columnheader" style={{ width: SIZE.head }}>
               <span className="top">When top…</span>

@@ -114,7 +114,6 @@ export function CurrentsChart({ graph, selected: position, onSelect, onSystem }:
           <path d="M0 0 8 4 0 8Z" />
         </marker>
       </defs>
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: empty water; Escape does the same */}
       <rect width="100%" height="100%" fill="url(#swell)" onClick={() => onSelect(undefined)} />
       <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
         {drawn && paths && (

@@ -7,6 +7,8 @@ import {
   put,
   wordContext,
 } from '@aftersquall/core';
+import { Scale } from 'lucide-react';
+import { Link } from 'react-router';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { FitsField } from '../../../components/fields/FitsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
@@ -148,6 +150,11 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
           onSave={(text) => save({ mechanics: listOf(text) })}
         />
       </div>
+      {move.kind === 'sweep' && (
+        <Link to={`/${map.id}/balance?move=${id}`} className="btn btn-sm btn-plain mt-2">
+          <Scale size={14} aria-hidden /> Which way do they fall?
+        </Link>
+      )}
       <h3>Faults</h3>
       <FaultsField faults={move.faults} onChange={(faults) => save({ faults })} />
       <h3>Hazards</h3>
