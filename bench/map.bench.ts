@@ -6,7 +6,7 @@ import path from 'node:path';
 import ELK from 'elkjs/lib/elk.bundled.js';
 import { chartGraph } from '../apps/web/src/places/map/chart/chartGraph.ts';
 import { elkGraph } from '../apps/web/src/places/map/chart/elkGraph.ts';
-import { MapSchema, printMapFile, put, validateMap } from '../packages/core/dist/index.js';
+import { MapSchema, printMapFile, put, readReaction, validateMap } from '../packages/core/dist/index.js';
 import { bigMap } from '../packages/core/src/test/bigMap.ts';
 import { timed } from './timed.ts';
 
@@ -20,6 +20,14 @@ const findings = timed(() => validateMap({ ...map }), 7);
 const schema = timed(() => MapSchema.parse(map), 7);
 console.log(
   `  all findings in ${findings.toFixed(1)} ms (aim: 20), ${(schema / findings).toFixed(1)} times as fast as validating it by the schema (${schema.toFixed(1)} ms)`,
+);
+
+const spot = map.positions[137]!;
+const moment = { holds: spot.holds.slice(1), topHolds: spot.topHolds, signs: spot.signs };
+const reading = timed(() => readReaction(map, { ...moment, reaction: { id: 'r3' } }), 9);
+const named = timed(() => readReaction(map, { position: spot.id, reaction: { id: 'r3' } }), 9);
+console.log(
+  `  a moment read by holds and signs alone in ${reading.toFixed(1)} ms (aim: 20); with its position named ${(reading / named).toFixed(0)} times as fast`,
 );
 
 const graph = chartGraph(map, { folded: false });

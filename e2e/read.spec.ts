@@ -2,6 +2,8 @@ import { expect, test } from './app.ts';
 
 test('three taps from cold to an answer; sides and jackets are one key', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/read`);
+  // System, position, reaction.
+  await page.getByRole('button', { name: /^Collar and sleeve \d/ }).click();
   await page.getByRole('button', { name: 'Collar and sleeve, top kneeling' }).click();
   await page.getByRole('button', { name: 'Postures up tall' }).click();
   const answers = page.getByRole('region', { name: 'Answers' });
@@ -36,6 +38,7 @@ test('rules take a move out of the front, with the reason', async ({ page, demo 
 test('on a phone, one thing at a time', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${demo.url}/kelpwick/read`);
+  await page.getByRole('button', { name: /^Cross-sleeve and shoulder lock/ }).click();
   await page.getByRole('button', { name: 'Cross-sleeve guard' }).click();
   await expect(page.getByRole('button', { name: 'Cross-sleeve guard' })).toBeHidden();
   await page.getByRole('button', { name: 'Stands up' }).click();
@@ -43,4 +46,81 @@ test('on a phone, one thing at a time', async ({ page, demo }) => {
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await page.getByRole('button', { name: 'Back to reactions' }).click();
   await expect(page.getByRole('button', { name: 'Stands up' })).toBeVisible();
+});
+
+test('a moment without a name: limbs tapped, the nearest position said, the answer given', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/read`);
+  await page
+    .getByRole('group', { name: 'How to say where we are' })
+    .getByRole('button', { name: 'Holds' })
+    .click();
+  const plan = page.getByRole('group', { name: 'Both bodies, top facing us, bottom below' });
+  const hold = async (limb: string, region: string, part: string) => {
+    await plan
+      .getByRole('button', { name: `our ${limb}`, exact: false })
+      .first()
+      .press('Enter');
+    await plan.getByRole('button', { name: `top's ${region}`, exact: true }).press('Enter');
+    await page
+      .getByRole('group', { name: 'What it takes' })
+      .getByRole('button', { name: part, exact: true })
+      .click();
+    await page.getByRole('button', { name: 'Leave this limb' }).click();
+  };
+  await hold('right hand', 'right arm', 'the near sleeve at the cuff');
+  await hold('left foot', 'right leg', 'the near knee crook');
+  await hold('right foot', 'left leg', 'the far hip');
+  const nearest = page.getByRole('region', { name: 'Nearest positions' });
+  await expect(nearest.getByRole('button').first()).toContainText('Cross-sleeve guard');
+  await expect(nearest).toContainText('not held: left hand posts on the mat');
+  await page.getByRole('button', { name: 'Stands up' }).click();
+  const ready = page.getByRole('region', { name: 'Ready now' });
+  await expect(ready.getByRole('article').first()).toContainText('Underhook the near leg');
+
+  // The same on the other side, with one key: the find turns over with it.
+  await page.keyboard.press('f');
+  await expect(nearest.getByRole('button').first()).toContainText('Cross-sleeve guard (other side)');
+
+  // The moment becomes a position of the map, holds and signs filled in.
+  await page.getByRole('button', { name: 'make a position of this moment' }).click();
+  const sheet = page.getByRole('complementary', { name: 'The position' });
+  await expect(sheet.getByRole('group', { name: 'Holds of bottom' })).toContainText('left hand grips');
+});
+
+test('answers taken make a trail, which is stepped back on, kept, and drilled', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&met=strip-collar`);
+  const ready = page.getByRole('region', { name: 'Ready now' });
+  await ready.getByRole('button', { name: 'Two hands on one sleeve' }).click();
+  await page.getByRole('button', { name: 'Postures up tall' }).click();
+  await ready.getByRole('button', { name: 'Cross-sleeve guard' }).first().click();
+  const trail = page.getByRole('region', { name: 'The trail' });
+  await expect(trail.getByRole('listitem')).toHaveCount(2);
+  await trail.getByRole('button', { name: 'Step back' }).click();
+  await expect(trail.getByRole('listitem')).toHaveCount(1);
+  await expect(page).toHaveURL(/at=two-on-one.*met=posture-up|met=posture-up.*at=two-on-one/);
+  await ready.getByRole('button', { name: 'Cross-sleeve guard' }).first().click();
+  await trail.getByRole('button', { name: 'Keep this chain' }).click();
+  await expect(trail.getByRole('button', { name: 'Kept in the map' })).toBeDisabled();
+  await trail.getByRole('link', { name: 'Drill it' }).click();
+  await expect(page.getByText('2 exchanges to cover')).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /^Chain: Collar and sleeve, top kneeling → Cross-sleeve guard/ }),
+  ).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('the same moment is read as top, and builds say whom an answer suits', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/read?at=x-guard`);
+  await expect(page.getByRole('button', { name: 'Widens the base' })).toBeVisible();
+  await page.keyboard.press('t');
+  const worst = page.getByRole('list', { name: 'What hurts bottom most' }).getByRole('listitem');
+  await expect(worst).toHaveCount(3);
+  await expect(worst.first()).toContainText('Bottom’s best');
+  await worst.first().getByRole('button').click();
+  await page.getByRole('button', { name: 'Builds' }).click();
+  await page.getByLabel('Ours limbs').selectOption('long');
+  const stretch = page.getByRole('article').filter({ hasText: 'Stretch, come up with the leg' });
+  await expect(stretch).toContainText('+2 The stretch alone takes the base away.');
 });

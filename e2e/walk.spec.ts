@@ -19,6 +19,7 @@ test('from the map to the mat, and all of it is there after a restart', async ({
   // Ask: they stripped the collar, what now? Position, reaction, answer.
   await page.keyboard.press('2');
   await expect(page.getByRole('heading', { name: 'Where are we?' })).toBeVisible();
+  await page.getByRole('button', { name: /^Collar and sleeve \d/ }).click();
   await page.getByRole('button', { name: 'Collar and sleeve, top kneeling' }).click();
   await page.getByRole('button', { name: 'Strips the collar grip' }).click();
   const ready = page.getByRole('region', { name: 'Ready now' });

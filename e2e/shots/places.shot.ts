@@ -35,6 +35,21 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await page.screenshot(shot('read'));
 
+  await page.goto(`${demo.url}/kelpwick/read?at=cross-sleeve`);
+  await page
+    .getByRole('group', { name: 'How to say where we are' })
+    .getByRole('button', { name: 'Holds' })
+    .click();
+  await page.getByRole('button', { name: 'our right foot, holding' }).press('Enter');
+  await page.getByRole('button', { name: 'let go' }).click();
+  await page.getByRole('button', { name: 'Stands up' }).click();
+  await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
+  await page.screenshot(shot('read-holds'));
+
+  await page.goto(`${demo.url}/kelpwick/balance?move=over-under-sweep`);
+  await expect(page.getByRole('group', { name: 'Top from above on the mat' })).toBeVisible();
+  await page.screenshot(shot('balance'));
+
   await page.goto(`${demo.url}/kelpwick/drills/tuesday`);
   await expect(page.getByRole('listitem').first()).toBeVisible();
   await page.screenshot(shot('drills'));

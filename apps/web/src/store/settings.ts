@@ -1,4 +1,4 @@
-import type { Apparel } from '@aftersquall/core';
+import type { Apparel, Builds } from '@aftersquall/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 interface Settings {
@@ -7,10 +7,12 @@ interface Settings {
   rules: string;
   /** Who makes the changes, for the history. */
   coach: string;
+  /** Builds of the two who are read about, as far as they are known. */
+  builds: Builds;
 }
 
 const KEY = 'aftersquall.settings';
-const defaults: Settings = { theme: 'light', apparel: 'gi', rules: '', coach: '' };
+const defaults: Settings = { theme: 'light', apparel: 'gi', rules: '', coach: '', builds: {} };
 
 function stored(): Settings {
   try {
@@ -30,6 +32,9 @@ const slice = createSlice({
     setApparel(settings, { payload }: PayloadAction<Apparel>) {
       settings.apparel = payload;
     },
+    setBuilds(settings, { payload }: PayloadAction<Builds>) {
+      settings.builds = payload;
+    },
     setCoach(settings, { payload }: PayloadAction<string>) {
       settings.coach = payload;
     },
@@ -40,7 +45,7 @@ const slice = createSlice({
 });
 
 export const settings = slice.reducer;
-export const { setTheme, setApparel, setCoach, setRules } = slice.actions;
+export const { setTheme, setApparel, setBuilds, setCoach, setRules } = slice.actions;
 
 /** Keeps the settings for the next visit. */
 export function keepSettings(value: Settings): void {

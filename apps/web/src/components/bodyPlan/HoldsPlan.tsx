@@ -31,6 +31,8 @@ type Held = Pick<Position, 'holds' | 'topHolds' | 'signs'>;
 interface Props {
   position: Position;
   onChange: (changes: Partial<Held>) => Issue[];
+  /** Where side and apparel are switched for the whole place, the plan has no switches of its own. */
+  withoutSwitches?: boolean;
 }
 
 /** What each kind of limb usually does, the commonest first. */
@@ -51,7 +53,7 @@ const listOf = (body: Limb['body']) => (body === 'own' ? 'holds' : 'topHolds');
  * Holds and signs by tapping: a limb, then what it takes; or, with no limb chosen, a part of a body and what can be
  * seen of it. The other side and the other apparel are looked at here too, with what they would lose.
  */
-export function HoldsPlan({ position, onChange }: Props) {
+export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
   const [limb, setLimb] = useState<Limb>();
   const [spot, setSpot] = useState<Spot>();
   const [flipped, setFlipped] = useState(false);
@@ -90,7 +92,7 @@ export function HoldsPlan({ position, onChange }: Props) {
   };
   return (
     <div className="holds-plan">
-      <div className="plan-bar">
+      <div className="plan-bar" hidden={withoutSwitches}>
         <button
           type="button"
           className={`btn btn-sm ${flipped ? 'btn-dark' : 'btn-plain'}`}

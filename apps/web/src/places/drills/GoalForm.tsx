@@ -3,6 +3,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { type UseFormRegisterReturn, useForm } from 'react-hook-form';
+import { useSearchParams } from 'react-router';
 import { z } from 'zod';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { setApparel } from '../../store/settings.ts';
@@ -36,7 +37,10 @@ export function GoalForm({ map, onBuild }: Props) {
   const dispatch = useAppDispatch();
   const apparel = useAppSelector((state) => state.settings.apparel);
   const [sides, setSides] = useState<'1' | '2'>('2');
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [params] = useSearchParams();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(
+    () => new Set((params.get('goal') ?? '').split(',').filter((id) => indexMap(map).exchange.has(id))),
+  );
   const form = useForm({
     resolver: zodResolver(GoalSchema),
     defaultValues: { name: '', minutes: 60, people: 14 } as z.input<typeof GoalSchema>,
@@ -133,6 +137,20 @@ export function GoalForm({ map, onBuild }: Props) {
               onClick={() => flip(exchanges)}
             >
               Cover all of {name} ({exchanges.length})
+            </button>
+          );
+        })}
+        {map.chains.map(({ id, name, exchanges }) => {
+          const all = exchanges.every((exchange) => chosen.has(exchange));
+          return (
+            <button
+              key={id}
+              type="button"
+              className={`chip ${all ? 'on' : ''}`}
+              aria-pressed={all}
+              onClick={() => flip(exchanges)}
+            >
+              Chain: {name} ({exchanges.length})
             </button>
           );
         })}

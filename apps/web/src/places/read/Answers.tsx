@@ -1,19 +1,23 @@
 import {
+  contactName,
   type GuardMap,
   holdWords,
-  type Landing,
   landingWords,
+  type Nearest,
   type Option,
+  orderWords,
   type Position,
   type Rank,
   type Reading,
+  type ReadOption,
   sided,
   variantOf,
   wordContext,
 } from '@aftersquall/core';
-import { ArrowRight, Link2, TriangleAlert, Unlink } from 'lucide-react';
+import { ArrowRight, Link2, Scale, TriangleAlert, Unlink } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { Hazards } from '../../components/Hazards.tsx';
+import { useAppSelector } from '../../store/store.ts';
 
 const RANK_WORDS: Record<Rank, string> = {
   ready: 'Ready now',
@@ -25,17 +29,25 @@ const RANK_WORDS: Record<Rank, string> = {
 interface Props {
   map: GuardMap;
   reading: Reading;
-  position: Position;
-  mirrored: boolean;
-  onTake: (landing: Landing) => void;
+  /** What top did, as in the address. */
+  met: string;
+  onTake: (option: ReadOption) => void;
 }
 
+const onSide = ({ position, mirrored }: Nearest): Position => sided('position', position, mirrored);
+
 /** The answers in their ranks, and above them what the reaction and the apparel did to the holds. */
-export function Answers({ map, reading, position, mirrored, onTake }: Props) {
-  const context = wordContext(sided('position', position, mirrored));
+export function Answers({ map, reading, met, onTake }: Props) {
+  const [near] = reading.nearest;
+  const context = near ? wordContext(onSide(near)) : ({ leadSide: 'R' } as const);
   const ranks = Object.keys(RANK_WORDS) as Rank[];
   return (
     <>
+      {reading.conflicts.map(({ words }) => (
+        <p key={words} className="hazard mb-1">
+          One limb, two things: {words}. The answers are for what is possible.
+        </p>
+      ))}
       {reading.broken.length > 0 && (
         <p className="mb-1">
           <Unlink size={15} aria-hidden className="top" /> Gone:{' '}
@@ -64,11 +76,11 @@ export function Answers({ map, reading, position, mirrored, onTake }: Props) {
               <h3 className={`rank ${rank}`}>{RANK_WORDS[rank]}</h3>
               {options.map((option) => (
                 <AnswerCard
-                  key={option.move.id}
+                  key={`${option.from.mirrored}${option.move.id}`}
                   map={map}
                   option={option}
-                  position={position}
-                  mirrored={mirrored}
+                  met={met}
+                  elsewhere={option.from !== near}
                   onTake={onTake}
                 />
               ))}
@@ -82,17 +94,20 @@ export function Answers({ map, reading, position, mirrored, onTake }: Props) {
 
 interface CardProps {
   map: GuardMap;
-  option: Option;
-  position: Position;
-  mirrored: boolean;
-  onTake: (landing: Landing) => void;
+  option: ReadOption;
+  met: string;
+  /** It comes from another position than the nearest one. */
+  elsewhere: boolean;
+  onTake: (option: ReadOption) => void;
 }
 
-function AnswerCard({ map, option, position, mirrored, onTake }: CardProps) {
+function AnswerCard({ map, option, met, elsewhere, onTake }: CardProps) {
   const { mapId } = useParams();
-  const context = wordContext(sided('position', position, mirrored));
+  const { apparel } = useAppSelector(({ settings }) => settings);
+  const context = wordContext(onSide(option.from));
   const { move, exchange } = option;
   const variant = variantOf(move, exchange);
+  const ways = move.variants.filter(({ when }) => !when.apparel || when.apparel === apparel);
   const say = (holds: Option['keeps']) => holds.map((hold) => holdWords(hold, context)).join('; ');
   return (
     <article className={`answer-card ${option.rank} ${option.legal ? '' : 'barred'}`}>
@@ -116,6 +131,12 @@ function AnswerCard({ map, option, position, mirrored, onTake }: CardProps) {
           <small>{option.chance === undefined ? 'not written' : '% guess'}</small>
         </div>
       </div>
+      {elsewhere && (
+        <p className="soft small">
+          As from {option.from.position.name}
+          {option.from.mirrored && ' (other side)'}.
+        </p>
+      )}
       {option.missing.length > 0 && (
         <p>
           <b>Missing:</b> {option.missing.join('; ')}.
@@ -150,20 +171,43 @@ function AnswerCard({ map, option, position, mirrored, onTake }: CardProps) {
           </>
         )}
       </dl>
+      {option.balance && (
+        <p className="balance-line">
+          <Scale size={14} aria-hidden />{' '}
+          <Link to={`/${mapId}/balance?move=${move.id}${met === 'none' ? '' : `&met=${met}`}`}>
+            {option.balance.verdict}
+          </Link>
+        </p>
+      )}
+      {ways.length > 0 && (
+        <p className="small mb-1">Ways that fit: {ways.map(({ name }) => name).join('; ')}.</p>
+      )}
+      {option.fit.map(({ effect, why }) => (
+        <p key={why} className={`small mb-1 ${effect > 0 ? 'own' : ''}`}>
+          <b>{effect > 0 ? `+${effect}` : effect}</b> {why}
+        </p>
+      ))}
       {option.rank === 'ready' && move.cues[0] && <p className="cue">“{move.cues[0]}”</p>}
       <div className="foot">
         <Hazards tags={option.hazards} />
         {option.legalWhy && (
           <span className={option.legal ? 'soft small' : 'hazard small'}>{option.legalWhy}.</span>
         )}
-        <span className="soft small">
+        <span className="soft small" title={`Why here: ${orderWords(option)}`}>
           {option.holdChanges} hold {option.holdChanges === 1 ? 'change' : 'changes'}
+          {option.free.length > 0 &&
+            `, left free: ${
+              option.free
+                .filter((c) => /[LR]$/.test(c))
+                .map(contactName)
+                .join(', ') || 'nothing'
+            }`}
         </span>
         {exchange && (
           <button
             type="button"
             className={`btn btn-sm ${option.rank === 'ready' ? 'btn-now' : 'btn-plain'} ms-auto`}
-            onClick={() => onTake(exchange.to)}
+            onClick={() => onTake(option)}
           >
             <ArrowRight size={15} aria-hidden /> {landingWords(map, exchange.to)}
           </button>

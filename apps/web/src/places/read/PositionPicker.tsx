@@ -1,4 +1,7 @@
 import { type GuardMap, type Position, wordContext } from '@aftersquall/core';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { matchSorter } from 'match-sorter';
+import { useState } from 'react';
 import { LimbGlyph } from '../../components/LimbGlyph.tsx';
 
 interface Props {
@@ -7,8 +10,14 @@ interface Props {
   onChoose: (id: string) => void;
 }
 
-/** Every position of the map, by system, as a thumb-sized button. A position stands under its first system. */
+/** With more positions than this the systems are shown closed: system, position, reaction are three taps. */
+const FEW = 20;
+
+/** Every position of the map, by system, as a thumb-sized button; or found by any of its names. */
 export function PositionPicker({ map, chosen, onChoose }: Props) {
+  const [typed, setTyped] = useState('');
+  const home = map.positions.find(({ id }) => id === chosen)?.systems[0] ?? '';
+  const [opened, setOpened] = useState<string>();
   const groups = [
     ...map.systems.map((system) => ({
       id: system.id,
@@ -18,30 +27,71 @@ export function PositionPicker({ map, chosen, onChoose }: Props) {
     { id: '', name: 'In no system', positions: map.positions.filter(({ systems }) => systems.length === 0) },
   ].filter(({ positions }) => positions.length > 0);
   if (groups.length === 0) return <p>This map has no positions yet. Write the first one down in the Map.</p>;
-  return groups.map((group) => (
-    <div key={group.id} role="group" aria-label={group.name}>
-      <div className="label-small mt-2 mb-1">{group.name}</div>
-      {group.positions.map((position) => (
-        <PositionButton
-          key={position.id}
-          position={position}
-          chosen={position.id === chosen}
-          onChoose={onChoose}
-        />
-      ))}
-    </div>
-  ));
+  const few = map.positions.length <= FEW;
+  const found = typed.trim()
+    ? matchSorter(map.positions, typed.trim(), {
+        keys: ['name', 'aliases'],
+        threshold: matchSorter.rankings.CONTAINS,
+      })
+    : [];
+  const button = (position: Position) => (
+    <PositionButton
+      key={position.id}
+      position={position}
+      chosen={position.id === chosen}
+      onChoose={onChoose}
+    />
+  );
+  return (
+    <>
+      <input
+        className="form-control"
+        type="search"
+        aria-label="Find a position"
+        placeholder="by any of its names"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      {typed.trim() ? (
+        <div role="group" aria-label="Found positions" className="mt-2">
+          {found.map(button)}
+          {found.length === 0 && <p>No position goes by that name.</p>}
+        </div>
+      ) : (
+        groups.map((group) => {
+          const open = few || (opened ?? (chosen ? home : undefined)) === group.id;
+          return (
+            <div key={group.id} role="group" aria-label={group.name}>
+              {few ? (
+                <div className="label-small mt-2 mb-1">{group.name}</div>
+              ) : (
+                <button
+                  type="button"
+                  className="system-pick"
+                  aria-expanded={open}
+                  onClick={() => setOpened(open ? 'none' : group.id)}
+                >
+                  {open ? <ChevronDown size={16} aria-hidden /> : <ChevronRight size={16} aria-hidden />}
+                  {group.name}
+                  <span className="soft small">{group.positions.length}</span>
+                </button>
+              )}
+              {open && group.positions.map(button)}
+            </div>
+          );
+        })
+      )}
+    </>
+  );
 }
 
-function PositionButton({
-  position,
-  chosen,
-  onChoose,
-}: {
+interface ButtonProps {
   position: Position;
   chosen: boolean;
   onChoose: (id: string) => void;
-}) {
+}
+
+function PositionButton({ position, chosen, onChoose }: ButtonProps) {
   return (
     <button
       type="button"

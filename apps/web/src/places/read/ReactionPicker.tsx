@@ -2,6 +2,7 @@ import {
   type GuardMap,
   holdWords,
   indexMap,
+  type Moment,
   type Position,
   type ReactionRef,
   sided,
@@ -16,11 +17,13 @@ interface Props {
   position: Position;
   mirrored: boolean;
   met: string;
+  /** What is held and seen, where it is not the position's own. */
+  moment?: Moment | undefined;
   onChoose: (reaction: string) => void;
 }
 
 /** What top does here, the reactions this position expects first; the rest of the catalogue is one tap away. */
-export function ReactionPicker({ map, position, mirrored, met, onChoose }: Props) {
+export function ReactionPicker({ map, position, mirrored, met, moment, onChoose }: Props) {
   const [all, setAll] = useState(false);
   const index = indexMap(map);
   const here = sided('position', position, mirrored);
@@ -56,19 +59,25 @@ export function ReactionPicker({ map, position, mirrored, met, onChoose }: Props
   };
   return (
     <>
+      {moment && (
+        <p className="soft small">
+          As from {position.name}
+          {mirrored && ' (other side)'}, the position most like it:
+        </p>
+      )}
       <ul className="list-unstyled held">
-        {here.holds.map((hold) => (
+        {(moment ?? here).holds.map((hold) => (
           <li key={hold.id} className="own-mark">
             {holdWords(hold, context)}
           </li>
         ))}
-        {here.topHolds.map((hold) => (
+        {(moment ?? here).topHolds.map((hold) => (
           <li key={hold.id} className="top-mark">
             top: {holdWords(hold, context, 'top')}
           </li>
         ))}
       </ul>
-      <p className="soft small">{signsWords(here.signs).join(' · ')}</p>
+      <p className="soft small">{signsWords((moment ?? here).signs).join(' · ')}</p>
       {[...listed.values()].map(button)}
       <button
         type="button"

@@ -1,73 +1,131 @@
 import './read.scss';
 import {
+  batch,
   indexMap,
   isOutcome,
-  type Landing,
+  type Moment,
+  mirror,
   OUTCOME_WORDS,
+  put,
+  type ReadOption,
+  type ReadRequest,
+  readAsTop,
   readReaction,
   SHIPPED_PROFILES,
+  sided,
 } from '@aftersquall/core';
-import { ArrowLeft, FlipHorizontal2 } from 'lucide-react';
-import { useMemo } from 'react';
+import { ArrowLeft, FlipHorizontal2, PersonStanding } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { reactionOf, reactionValue } from '../../components/fields/landingChoices.ts';
 import { SelectField } from '../../components/fields/SelectField.tsx';
-import { selectMap } from '../../store/mapSession.ts';
+import { changeMap, selectMap } from '../../store/mapSession.ts';
 import { setApparel, setRules } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useAddress } from '../../store/useAddress.ts';
+import { newPosition } from '../map/newThings.ts';
 import { Answers } from './Answers.tsx';
+import { BuildChoice } from './BuildChoice.tsx';
+import { MomentEditor } from './MomentEditor.tsx';
 import { PositionPicker } from './PositionPicker.tsx';
 import { ReactionPicker } from './ReactionPicker.tsx';
+import { TopAnswers } from './TopAnswers.tsx';
+import { Trail } from './Trail.tsx';
 
-/** "I hold these, they did that: what now?" — position, reaction, answers, each one tap. */
+const NOTHING: Moment = { holds: [], topHolds: [], signs: {} };
+
+/** "I hold these, they did that: what now?" — a position or a moment, a reaction, answers, each one tap. */
 export function ReadPlace() {
   const map = useAppSelector(selectMap)!;
-  const { apparel, rules } = useAppSelector((state) => state.settings);
+  const { apparel, rules, builds } = useAppSelector((state) => state.settings);
   const dispatch = useAppDispatch();
-  const [params, setParams] = useSearchParams();
-  const position = indexMap(map).position.get(params.get('at') ?? '');
+  const navigate = useNavigate();
+  const [params, set] = useAddress();
+  const index = indexMap(map);
+  const byHolds = params.get('by') === 'holds';
+  const [moment, setMoment] = useState<Moment>(NOTHING);
+  const position = byHolds ? undefined : index.position.get(params.get('at') ?? '');
   const mirrored = params.get('side') === 'other';
   const met = params.get('met') ?? '';
+  const asTop = params.get('as') === 'top';
+  const trail = (params.get('trail') ?? '').split(',').filter((id) => index.exchange.has(id));
   const profile = SHIPPED_PROFILES.find(({ id }) => id === rules);
 
-  const set = (changes: Record<string, string>) =>
-    setParams((old) => {
-      for (const [key, value] of Object.entries(changes)) {
-        if (value) old.set(key, value);
-        else old.delete(key);
-      }
-      return old;
-    });
   const flip = () => {
     const reaction = met && met !== 'none' ? reactionOf(met) : undefined;
     const turned =
       reaction && reaction !== 'none'
         ? reactionValue({ id: reaction.id, mirrored: !reaction.mirrored })
         : met;
-    set({ side: mirrored ? '' : 'other', met: turned });
+    if (byHolds) {
+      setMoment({
+        holds: moment.holds.map((hold) => mirror('hold', hold)),
+        topHolds: moment.topHolds.map((hold) => mirror('hold', hold)),
+        signs: mirror('signs', moment.signs),
+      });
+    }
+    set({ side: mirrored ? undefined : 'other', met: turned });
   };
   useHotkeys('f', flip);
   useHotkeys('g', () => void dispatch(setApparel(apparel === 'gi' ? 'no-gi' : 'gi')));
-  useHotkeys('esc', () => set({ at: '', met: '', side: '', ended: '' }));
+  useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }));
+  useHotkeys('esc', () => set({ at: '', met: '', side: '', ended: '', trail: '', by: '' }));
 
-  const reading = useMemo(() => {
-    if (!position || !met) return undefined;
-    const known = met === 'none' || indexMap(map).reaction.has(met.replace('~', ''));
-    if (!known) return undefined;
-    return readReaction(map, {
-      position: position.id,
-      mirrored,
-      reaction: reactionOf(met),
+  const request = useMemo(
+    (): ReadRequest => ({
+      ...(byHolds ? moment : { position: position?.id ?? '', mirrored }),
       apparel,
+      athlete: builds,
       ...(profile && { rules: profile }),
-    });
-  }, [map, position, mirrored, met, apparel, profile]);
+    }),
+    [byHolds, moment, position, mirrored, apparel, builds, profile],
+  );
+  const where = byHolds || Boolean(position);
+  const reading = useMemo(() => {
+    if (!where) return undefined;
+    const known = met === '' || met === 'none' || index.reaction.has(met.replace('~', ''));
+    return known ? readReaction(map, { ...request, reaction: met ? reactionOf(met) : 'none' }) : undefined;
+  }, [map, index, where, met, request]);
+  const top = useMemo(
+    () => (where && asTop ? readAsTop(map, request, true) : undefined),
+    [map, where, asTop, request],
+  );
 
-  const take = (landing: Landing) => {
-    if (isOutcome(landing)) set({ at: '', met: '', side: '', ended: landing.outcome });
-    else set({ at: landing.position, met: '', side: landing.mirrored ? 'other' : '', ended: '' });
+  /** The nearest position stands in for the moment where words and pickers need one. */
+  const near = reading?.nearest[0];
+  const here = position ?? near?.position;
+  const hereMirrored = position ? mirrored : Boolean(near?.mirrored);
+
+  const take = ({ exchange }: ReadOption) => {
+    if (!exchange) return;
+    const { to } = exchange;
+    const next = { met: '', by: '', trail: [...trail, exchange.id].join(',') };
+    if (isOutcome(to)) set({ ...next, at: '', side: '', ended: to.outcome });
+    else set({ ...next, at: to.position, side: to.mirrored ? 'other' : '', ended: '' });
+  };
+  const stepBack = () => {
+    const last = index.exchange.get(trail.at(-1) ?? '');
+    const from = last && index.move.get(last.move);
+    set({
+      trail: trail.slice(0, -1).join(','),
+      at: from?.position,
+      met: last && reactionValue(last.reaction),
+      side: '',
+      ended: '',
+      by: '',
+    });
+  };
+  const editMoment = () => {
+    const from = position && sided('position', position, mirrored);
+    if (from) setMoment({ holds: from.holds, topHolds: from.topHolds, signs: from.signs });
+    set({ by: 'holds', at: '', side: '' });
+  };
+  const keepMoment = () => {
+    const made = { ...newPosition(map, 'New position from a moment'), ...moment };
+    if (dispatch(changeMap(batch([put('position', made)], 'Position from a moment'))).length === 0)
+      navigate(`/${map.id}/map?sel=position.${made.id}`);
   };
   const ended = params.get('ended');
 
@@ -75,6 +133,15 @@ export function ReadPlace() {
     <>
       <header className="place-bar">
         <h1>Read</h1>
+        <ChoiceToggle
+          label="How to say where we are"
+          value={byHolds ? 'holds' : 'position'}
+          choices={[
+            ['position', 'Position'],
+            ['holds', 'Holds'],
+          ]}
+          onChange={(by) => (by === 'holds' ? editMoment() : set({ by: undefined }))}
+        />
         <ChoiceToggle
           label="Apparel"
           value={apparel}
@@ -92,6 +159,16 @@ export function ReadPlace() {
         >
           <FlipHorizontal2 size={15} aria-hidden /> Other side
         </button>
+        <button
+          type="button"
+          className={`btn btn-sm ${asTop ? 'btn-dark' : 'btn-plain'}`}
+          aria-pressed={asTop}
+          title="The same moment with the eyes of top (T)"
+          onClick={() => set({ as: asTop ? undefined : 'top' })}
+        >
+          <PersonStanding size={15} aria-hidden /> As top
+        </button>
+        <BuildChoice />
         <SelectField
           label="Rules"
           hideLabel
@@ -104,7 +181,10 @@ export function ReadPlace() {
         />
         {profile && <span className="soft small">The event’s current rule book decides.</span>}
       </header>
-      <div className={`read-body ${position ? (reading ? 'at-answer' : 'at-reaction') : 'at-position'}`}>
+      <Trail map={map} trail={trail} onBack={stepBack} />
+      <div
+        className={`read-body ${where ? (met || asTop ? 'at-answer' : 'at-reaction') : 'at-position'} ${byHolds ? 'by-holds' : ''}`}
+      >
         <section className="read-column" aria-label="Where are we?">
           <h2>Where are we?</h2>
           {ended && (
@@ -112,11 +192,22 @@ export function ReadPlace() {
               Last one ended: <b>{OUTCOME_WORDS[ended as keyof typeof OUTCOME_WORDS] ?? ended}</b>.
             </p>
           )}
-          <PositionPicker
-            map={map}
-            chosen={position?.id}
-            onChoose={(id) => set({ at: id, met: '', ended: '' })}
-          />
+          {byHolds ? (
+            <MomentEditor
+              moment={moment}
+              nearest={reading?.nearest ?? []}
+              map={map}
+              onChange={setMoment}
+              onGo={(go) => set({ by: '', at: go.position.id, side: go.mirrored ? 'other' : '' })}
+              onKeep={keepMoment}
+            />
+          ) : (
+            <PositionPicker
+              map={map}
+              chosen={position?.id}
+              onChoose={(id) => set({ at: id, met: '', ended: '' })}
+            />
+          )}
         </section>
         <section className="read-column" aria-label="What did top do?">
           <h2>
@@ -130,13 +221,14 @@ export function ReadPlace() {
             </button>
             What did top do?
           </h2>
-          {position ? (
+          {here && where ? (
             <ReactionPicker
               map={map}
-              position={position}
-              mirrored={mirrored}
+              position={here}
+              mirrored={hereMirrored}
               met={met}
-              onChoose={(value) => set({ met: value })}
+              moment={byHolds ? moment : undefined}
+              onChoose={(value) => set({ met: value, as: undefined })}
             />
           ) : (
             <p className="soft">First say where you are.</p>
@@ -148,14 +240,21 @@ export function ReadPlace() {
               type="button"
               className="btn btn-plain back"
               aria-label="Back to reactions"
-              onClick={() => set({ met: '' })}
+              onClick={() => set({ met: '', as: undefined })}
             >
               <ArrowLeft size={18} aria-hidden />
             </button>
-            What now
+            {asTop ? 'What hurts bottom most' : 'What now'}
           </h2>
-          {reading && position ? (
-            <Answers map={map} reading={reading} position={position} mirrored={mirrored} onTake={take} />
+          {top ? (
+            <TopAnswers
+              map={map}
+              options={top}
+              mirrored={hereMirrored}
+              onSee={(value) => set({ met: value, as: undefined })}
+            />
+          ) : reading && here && (met || byHolds) ? (
+            <Answers map={map} reading={reading} met={met || 'none'} onTake={take} />
           ) : (
             <p className="soft">The answers stand here, the one that is ready and worth most on top.</p>
           )}

@@ -1,0 +1,60 @@
+import type { Builds } from '@aftersquall/core';
+import { Ruler } from 'lucide-react';
+import { useState } from 'react';
+import { SelectField, wordChoices } from '../../components/fields/SelectField.tsx';
+import { setBuilds } from '../../store/settings.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+
+const VALUES = {
+  limbs: ['compact', 'average', 'long'],
+  flexibility: ['stiff', 'average', 'supple'],
+  mass: ['light', 'average', 'heavy'],
+  height: ['short', 'average', 'tall'],
+} as const;
+const WHO = [
+  ['own', 'Ours'],
+  ['partner', 'Partner’s'],
+] as const;
+
+/** The builds of the two, as far as they are known: options say how they suit. */
+export function BuildChoice() {
+  const dispatch = useAppDispatch();
+  const builds = useAppSelector(({ settings }) => settings.builds);
+  const [open, setOpen] = useState(false);
+  const count = WHO.reduce((sum, [who]) => sum + Object.keys(builds[who] ?? {}).length, 0);
+  const set = (who: 'own' | 'partner', about: keyof typeof VALUES, value: string) => {
+    const { [about]: _, ...others } = builds[who] ?? {};
+    const next: Builds = { ...builds, [who]: value ? { ...others, [about]: value } : others };
+    dispatch(setBuilds(next));
+  };
+  return (
+    <div className="build-choice">
+      <button
+        type="button"
+        className={`btn btn-sm ${count > 0 ? 'btn-dark' : 'btn-plain'}`}
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <Ruler size={15} aria-hidden /> Builds {count > 0 && count}
+      </button>
+      {open && (
+        <div className="build-box" role="group" aria-label="Builds">
+          {WHO.map(([who, name]) => (
+            <div key={who}>
+              <div className="label-small">{name}</div>
+              {(Object.keys(VALUES) as (keyof typeof VALUES)[]).map((about) => (
+                <SelectField
+                  key={about}
+                  label={`${name} ${about}`}
+                  value={builds[who]?.[about] ?? ''}
+                  choices={[{ value: '', name: 'not said' }, ...wordChoices(VALUES[about])]}
+                  onChange={(value) => set(who, about, value)}
+                />
+              ))}
+            </div>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}

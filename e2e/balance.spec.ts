@@ -1,0 +1,55 @@
+import { expect, test } from './app.ts';
+
+test('a sweep is opened from Read with stance, holds and direction set, and judged', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/read?at=butterfly-two&met=widen-base`);
+  const sweep = page.getByRole('article').filter({ hasText: 'Over-under sweep' });
+  await sweep.getByRole('link', { name: /Where top is weakest/ }).click();
+  await expect(page).toHaveURL(/balance\?move=over-under-sweep&met=widen-base/);
+  await expect(page.getByLabel('Stance')).toHaveValue('kneeling');
+  const posts = page.getByRole('group', { name: 'Posts' });
+  await expect(
+    posts.getByRole('group', { name: 'left hand' }).getByRole('button', { name: 'taken' }),
+  ).toHaveAttribute('aria-pressed', 'true');
+  const answer = page.getByRole('region', { name: 'What it takes' });
+  await expect(answer).toContainText('front left 300°');
+  await expect(answer).toContainText('This is where top is weakest.');
+  await expect(answer).toContainText('Nothing is left to post on this side.');
+  await expect(answer).toContainText(/about \d+ kg of pull/);
+
+  // The arm is given back: a hand can come down there, and the edge is further away.
+  await posts.getByRole('group', { name: 'left hand' }).getByRole('button', { name: 'free' }).click();
+  await expect(answer).toContainText('Still free: left hand');
+  await expect(answer).not.toContainText('This is where top is weakest.');
+});
+
+test('posts, lean and push change the answer; two set-ups stand side by side', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/balance`);
+  const answer = page.getByRole('region', { name: 'What it takes' });
+  const pull = async () => Number(/about (\d+) kg/.exec(await answer.innerText())?.[1] ?? 0);
+  await page.getByLabel('Stance').selectOption('kneeling-upright');
+  await page.getByRole('slider', { name: 'Direction of the push, in degrees' }).fill('0');
+  await expect(answer).toContainText("top's front 0°");
+  const upright = await pull();
+  await page.getByRole('button', { name: 'Keep this beside' }).click();
+  await expect(page.getByRole('group', { name: 'The set-up kept beside' })).toBeVisible();
+
+  const middle = page.getByRole('button', { name: /^Centre of mass/ });
+  await middle.focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowDown');
+  await expect.poll(pull).toBeLessThan(upright);
+
+  const posts = page.getByRole('group', { name: 'Posts' });
+  await posts.getByRole('group', { name: 'head' }).getByRole('button', { name: 'on the mat' }).click();
+  await expect.poll(pull).toBeGreaterThan(upright);
+  await page.getByRole('button', { name: 'back to this one' }).click();
+  await expect.poll(pull).toBe(upright);
+  await page.getByRole('group', { name: 'Pushed at' }).getByRole('button', { name: 'shoulders' }).click();
+  await expect.poll(pull).toBeLessThan(upright);
+
+  await page.getByLabel('Height').fill('3');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('From 1.2 to 2.2 m.')).toBeVisible();
+});
