@@ -45,9 +45,7 @@ export function checkSweep(position: Position, move: Move, options: SweepOptions
   const setup = topSetup(moment);
   const { stature, mass } = { ...USUAL_BUILD, ...withoutUndefined(options) };
   const { direction } = move;
-  const every = Array.from({ length: 24 }, (_, i) => i * 15);
-  const asked = direction === undefined || every.includes(direction) ? every : [...every, direction];
-  const profile = profileOf(setup, stature, mass, asked);
+  const profile = profileOf(setup, stature, mass, direction);
   const least = Math.min(...profile.directions.map(({ guarded }) => guarded));
   const limit = least + 0.2 * Math.abs(least) + 1e-9;
   const arc = profile.directions.filter(({ guarded }) => guarded <= limit).map(({ degrees }) => degrees);
@@ -59,7 +57,7 @@ export function checkSweep(position: Position, move: Move, options: SweepOptions
     setup,
     profile,
     ...(direction !== undefined && { direction, weakest: there!.guarded <= limit }),
-    arc: arc.filter((degrees) => every.includes(degrees)),
+    arc: arc.filter((degrees) => degrees % 15 === 0),
     held,
     free,
     verdict: there
@@ -70,16 +68,16 @@ export function checkSweep(position: Position, move: Move, options: SweepOptions
 
 const worked = new Map<string, TippingProfile>();
 
-/** Many sweeps begin from the same set-up: its profile is worked out once and kept for a while. */
-function profileOf(setup: TopSetup, stature: number, mass: number, degrees: number[]): TippingProfile {
+/** The profile every 15°, and in the direction asked for. Many sweeps begin from the same set-up: it is kept for a while. */
+function profileOf(setup: TopSetup, stature: number, mass: number, direction?: number): TippingProfile {
   const { by: _, ...posts } = setup;
-  const key = JSON.stringify([posts, stature, mass, degrees.length > 24 ? degrees.at(-1) : undefined]);
-  const known = worked.get(key);
-  if (known) return known;
-  const profile = tippingProfile({ ...posts, stature, mass, degrees });
+  const key = JSON.stringify([posts, stature, mass]);
+  const known = worked.get(key) ?? tippingProfile({ ...posts, stature, mass });
   if (worked.size >= 400) worked.clear();
-  worked.set(key, profile);
-  return profile;
+  worked.set(key, known);
+  if (direction === undefined || known.directions.some(({ degrees }) => degrees === direction)) return known;
+  const there = tippingProfile({ ...posts, stature, mass, degrees: [direction] });
+  return { ...known, directions: [...known.directions, ...there.directions] };
 }
 
 const withoutUndefined = ({ stature, mass }: SweepOptions) => ({

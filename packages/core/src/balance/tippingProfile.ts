@@ -1,5 +1,5 @@
 import type { Contact } from '../model/contacts.ts';
-import { bodyModel, type Patch, type Point3 } from './bodyModel.ts';
+import { type BodyModel, bodyModel, type Patch, type Point3 } from './bodyModel.ts';
 import { type Build, LENGTH, MASS_RANGE, STATURE_RANGE } from './bodyTables.ts';
 import { convexHull, type Point } from './convexHull.ts';
 import { STANCES, type StanceName } from './stances.ts';
@@ -70,7 +70,7 @@ export function tippingProfile(input: ProfileInput): TippingProfile {
   const { stance, stature, mass, build = 'average', blocked = [], added = [], shift = [0, 0] } = input;
   checkRange('stature', stature, STATURE_RANGE, 'm');
   checkRange('mass', mass, MASS_RANGE, 'kg');
-  const body = bodyModel(STANCES[stance], stature, build, input.spread);
+  const body = bodyOf(stance, stature, build, input.spread);
   const gone = new Set(blocked.map(({ contact }) => contact));
   // A leg that is lifted takes its knee along with its foot.
   for (const side of ['L', 'R'] as const) if (gone.has(`leg${side}`)) gone.add(`foot${side}`);
@@ -105,6 +105,17 @@ export function tippingProfile(input: ProfileInput): TippingProfile {
     return { degrees, ...bare, guarded: Math.max(guarded, bare.margin), reposts };
   });
   return { com, height, polygon: convexHull(points), patches, joints: body.joints, directions };
+}
+
+const bodies = new Map<string, BodyModel>();
+
+/** A body that was put down on the mat lately is not put together again. */
+function bodyOf(stance: StanceName, stature: number, build: Build, spread = 0): BodyModel {
+  const key = `${stance} ${stature} ${build} ${spread}`;
+  const known = bodies.get(key) ?? bodyModel(STANCES[stance], stature, build, spread);
+  if (bodies.size >= 100) bodies.clear();
+  bodies.set(key, known);
+  return known;
 }
 
 function checkRange(

@@ -7,11 +7,13 @@ import {
   GRAVITY,
   indexMap,
   MASS_RANGE,
+  type ProfileDirection,
   STANCE_NAMES,
   STANCES,
   STATURE_RANGE,
   type StanceName,
   sided,
+  type TippingProfile,
 } from '@aftersquall/core';
 import { Columns2, RotateCcw, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
@@ -218,7 +220,7 @@ export function BalancePlace() {
               ? 'This is where top is weakest.'
               : `Weakest towards ${[...arc].map((d) => `${d}°`).join(', ')}.`}
           </p>
-          <Push direction={direction} />
+          <Push direction={direction} profile={profile} />
           <SideView profile={profile} direction={direction} pushHeight={pushHeight} />
           {direction.reposts.length > 0 ? (
             <p>
@@ -238,7 +240,8 @@ export function BalancePlace() {
               <p className="mb-1">{check.verdict}</p>
               {check.setup.by.length > 0 && (
                 <p className="soft small mb-0">
-                  Taken by holds: {check.setup.by.map(({ post }) => contactName(post)).join(', ')}.
+                  Taken by holds:{' '}
+                  {[...new Set(check.setup.by.map(({ post }) => contactName(post)))].join(', ')}.
                 </p>
               )}
             </div>
@@ -290,8 +293,12 @@ function PostRow({
 }
 
 /** The push in plain words, with newtons beside. */
-function Push({ direction }: { direction: ReturnType<typeof profileOf>['profile']['directions'][number] }) {
-  if (direction.margin <= 0) return <p className="big">Falling that way already.</p>;
+function Push({ direction, profile }: { direction: ProfileDirection; profile: TippingProfile }) {
+  if (direction.margin < -1e-6) return <p className="big">Falling that way already.</p>;
+  if (direction.margin <= 0) {
+    const fall = profile.directions.reduce((a, b) => (b.margin < a.margin ? b : a));
+    return <p className="big">Falls by itself, towards {wayWords(fall.degrees)}.</p>;
+  }
   return (
     <>
       <p className="big">
