@@ -262,6 +262,11 @@ test('holds and signs are tapped on the plan, also with a thumb', async ({ brows
   await sheet.getByRole('button', { name: 'deep', exact: true }).tap();
   await expect(list.getByText('left hand cups the near ankle (deep)')).toBeVisible();
 
+  // What to take when the ankle is not to be had.
+  const instead = sheet.getByRole('group', { name: 'If it is not to be had' });
+  await instead.getByLabel('What is taken instead').selectOption('heel');
+  await expect(instead.getByText('the near heel')).toBeVisible();
+
   await sheet.getByRole('button', { name: 'Leave this limb' }).tap();
   await plan.getByRole('button', { name: "top's trunk" }).tap();
   await sheet.getByRole('group', { name: "top's stance" }).getByRole('button', { name: 'standing' }).tap();

@@ -19,11 +19,13 @@ import {
   type Target,
   targetName,
   translateApparel,
+  type WordContext,
   wordContext,
 } from '@aftersquall/core';
 import { FlipHorizontal2, X } from 'lucide-react';
 import { useState } from 'react';
 import { ChoiceToggle } from '../ChoiceToggle.tsx';
+import { FallbacksField } from '../fields/FallbacksField.tsx';
 import { BodyPlan, type Limb, type Spot } from './BodyPlan.tsx';
 import { facetsIn, partsIn, regionAt } from './geometry.ts';
 
@@ -204,7 +206,13 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
             </div>
           )}
           {limb && held && !spot && (
-            <HoldDetails hold={held} limb={limb} words={holdWords(held, context, limb.body)} onChange={put} />
+            <HoldDetails
+              hold={held}
+              limb={limb}
+              context={context}
+              words={holdWords(held, context, limb.body)}
+              onChange={put}
+            />
           )}
           {!limb && spot && (
             <SignChoices spot={spot} signs={position.signs} onChange={(signs) => onChange({ signs })} />
@@ -227,12 +235,13 @@ const without = (holds: readonly Hold[], contact: Contact): Hold[] =>
 interface DetailProps {
   hold: Hold;
   limb: Limb;
+  context: WordContext;
   words: string;
   onChange: (hold: Hold) => void;
 }
 
 /** How a limb holds: what it does, how deep, with which other limb, and whether it is kept. */
-function HoldDetails({ hold, limb, words, onChange }: DetailProps) {
+function HoldDetails({ hold, limb, context, words, onChange }: DetailProps) {
   const twin = limb.contact.endsWith('L')
     ? (`${limb.contact.slice(0, -1)}R` as Contact)
     : (`${limb.contact.slice(0, -1)}L` as Contact);
@@ -279,6 +288,14 @@ function HoldDetails({ hold, limb, words, onChange }: DetailProps) {
           </Toggle>
         )}
       </div>
+      {hold.target.of !== 'mat' && (
+        <FallbacksField
+          fallbacks={hold.fallbacks ?? []}
+          of={hold.target.of}
+          context={context}
+          onChange={(fallbacks) => onChange({ ...hold, fallbacks })}
+        />
+      )}
     </div>
   );
 }

@@ -16,6 +16,7 @@ import {
 } from '@aftersquall/core';
 import { Pencil, Plus, X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
+import { FallbacksField } from './FallbacksField.tsx';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -72,6 +73,7 @@ export function HoldsField({ label, by, holds, context, onChange }: Props) {
                 by={by}
                 hold={hold}
                 taken={holds}
+                context={context}
                 onSave={save}
                 onCancel={() => setEditing(undefined)}
               />
@@ -80,7 +82,13 @@ export function HoldsField({ label, by, holds, context, onChange }: Props) {
         ))}
       </ul>
       {editing === '' ? (
-        <HoldForm by={by} taken={holds} onSave={save} onCancel={() => setEditing(undefined)} />
+        <HoldForm
+          by={by}
+          taken={holds}
+          context={context}
+          onSave={save}
+          onCancel={() => setEditing(undefined)}
+        />
       ) : (
         <button type="button" className="btn btn-sm btn-plain" onClick={() => setEditing('')}>
           <Plus size={14} aria-hidden /> hold
@@ -99,11 +107,12 @@ interface FormProps {
   by: 'own' | 'top';
   hold?: Hold;
   taken: readonly Hold[];
+  context: WordContext;
   onSave: (hold: Hold) => void;
   onCancel: () => void;
 }
 
-function HoldForm({ by, hold, taken, onSave, onCancel }: FormProps) {
+function HoldForm({ by, hold, taken, context, onSave, onCancel }: FormProps) {
   const [contacts, setContacts] = useState<Contact[]>(hold?.contacts ?? []);
   const [action, setAction] = useState<string>(hold?.action ?? 'grip');
   const [of, setOf] = useState<string>(hold?.target.of ?? (by === 'own' ? 'top' : 'own'));
@@ -112,6 +121,7 @@ function HoldForm({ by, hold, taken, onSave, onCancel }: FormProps) {
   const [at, setAt] = useState<string>(hold?.target.at ?? '');
   const [depth, setDepth] = useState<Depth | ''>(hold?.depth ?? '');
   const [keep, setKeep] = useState(Boolean(hold?.keep));
+  const [fallbacks, setFallbacks] = useState(hold?.fallbacks);
   const [troubles, setTroubles] = useState<string[]>([]);
   const places = PLACES[part] ?? [];
 
@@ -136,6 +146,7 @@ function HoldForm({ by, hold, taken, onSave, onCancel }: FormProps) {
       },
       ...(depth ? { depth } : { depth: undefined }),
       keep: keep || undefined,
+      fallbacks: onMat ? undefined : fallbacks,
     });
     if (parsed.success) onSave(parsed.data);
     else setTroubles(zodIssues(parsed.error).map((issue) => `${issue.path.join(' ')}: ${issue.message}`));
@@ -188,6 +199,14 @@ function HoldForm({ by, hold, taken, onSave, onCancel }: FormProps) {
           onChange={(value) => setDepth(value as Depth | '')}
         />
       </div>
+      {part !== 'mat' && (
+        <FallbacksField
+          fallbacks={fallbacks ?? []}
+          of={of === 'own' ? 'own' : 'top'}
+          context={context}
+          onChange={setFallbacks}
+        />
+      )}
       <label className="form-check small">
         <input
           type="checkbox"
