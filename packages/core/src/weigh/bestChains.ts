@@ -1,0 +1,62 @@
+import { type Arc, shortestPaths } from '../game/shortestPaths.ts';
+import { isOutcome, type Landing } from '../model/outcome.ts';
+import type { MapSolution } from './solveMap.ts';
+
+export interface BestChain {
+  exchanges: string[];
+  /** Chance that all of it happens: bottom's moves taken as given, top's reactions from its mix. */
+  chance: number;
+  /** Chance of being passed, swept or submitted on the way. */
+  countered: number;
+}
+
+interface Query {
+  from: string;
+  to: Landing;
+  count: number;
+}
+
+const landingKey = (landing: Landing): string =>
+  isOutcome(landing) ? `outcome:${landing.outcome}` : landing.position;
+const BAD = new Set(['passed', 'swept-back', 'submitted']);
+
+/** The most probable chains from a position to an outcome or position; no position comes twice, parallel ones differ. */
+export function bestChains(solution: MapSolution, { from, to, count }: Query): BestChain[] {
+  const { game, positions } = solution;
+  const steps = new Map<string, { y: number; chance: number; bad: boolean }>();
+  const arcs: Arc[] = [];
+  for (const [s, { position, looks }] of game.states.entries()) {
+    for (const look of looks) {
+      const plan = positions[s]!.looks.find(({ look: id }) => id === look.look.id)!;
+      for (const line of look.cells) {
+        for (const [r, { exchange }] of line.entries()) {
+          const ref = look.reactions[r];
+          const y = plan.reactions.find(({ what }) => what === ref)?.share ?? 0;
+          if (!exchange || y === 0) continue;
+          const chance = game.chanceOf(exchange);
+          if (chance === 0) continue;
+          const bad = Boolean(
+            exchange.otherwise && isOutcome(exchange.otherwise) && BAD.has(exchange.otherwise.outcome),
+          );
+          steps.set(exchange.id, { y, chance, bad });
+          arcs.push({
+            id: exchange.id,
+            from: position.id,
+            to: landingKey(exchange.to),
+            cost: Math.max(0, -Math.log(y * chance)),
+          });
+        }
+      }
+    }
+  }
+  return shortestPaths({ arcs, from, to: landingKey(to), count }).map(({ arcs: exchanges }) => {
+    let chance = 1;
+    let countered = 0;
+    for (const id of exchanges) {
+      const step = steps.get(id)!;
+      if (step.bad) countered += chance * step.y * (1 - step.chance);
+      chance *= step.y * step.chance;
+    }
+    return { exchanges, chance, countered };
+  });
+}

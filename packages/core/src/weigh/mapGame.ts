@@ -1,0 +1,264 @@
+import { translateApparel } from '../body/translateApparel.ts';
+import { playable } from '../drill/playable.ts';
+import type { StochasticGame, StochasticLook } from '../game/solveStochasticGame.ts';
+import type { Exchange } from '../model/exchange.ts';
+import type { HoldPattern } from '../model/hold.ts';
+import { matchesPattern } from '../model/holdPattern.ts';
+import { indexMap } from '../model/indexMap.ts';
+import type { GuardMap } from '../model/map.ts';
+import type { Move } from '../model/move.ts';
+import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
+import type { Look, Position } from '../model/position.ts';
+import type { Apparel } from '../model/primitives.ts';
+import type { ReactionRef } from '../model/reaction.ts';
+import { exchangeSeconds, stepsOf } from '../model/seconds.ts';
+import { legality } from '../rules/legality.ts';
+import type { RulesProfile } from '../rules/profile.ts';
+import { type OutcomePoints, outcomePoints } from './outcomePoints.ts';
+
+/** What a map is weighed under; what is not said comes from the map's settings. */
+export interface WeighOptions {
+  rules?: RulesProfile | undefined;
+  apparel?: Apparel | undefined;
+  /** Chance that the round goes on for another `roundPace` seconds. */
+  continuation?: number | undefined;
+  roundPace?: number | undefined;
+  submissionWorth?: number | undefined;
+  outcomeWorth?: Partial<Record<Outcome, number>> | undefined;
+  rest?: number | undefined;
+  /** Left out: moves by id, holds and all that rests on them by pattern, reactions by id. */
+  forbiddenMoves?: readonly string[] | undefined;
+  forbiddenHolds?: readonly HoldPattern[] | undefined;
+  forbiddenReactions?: readonly string[] | undefined;
+  /** Chances by exchange that stand in for the map's. */
+  chances?: ReadonlyMap<string, number> | undefined;
+}
+
+/** One cell: the exchange that answers, or a hole. */
+export interface GameCell {
+  exchange?: Exchange;
+  /** Its γ, the chance that the round goes on over it. */
+  gamma: number;
+  seconds: number;
+}
+export interface GameLook {
+  look: Look;
+  moves: Move[];
+  /** Reactions across; none where nobody has said what top does: then one column stands for the hole. */
+  reactions: ReactionRef[];
+  cells: GameCell[][];
+}
+export interface GameState {
+  position: Position;
+  /** Cannot be played under these options. */
+  removed: boolean;
+  looks: GameLook[];
+}
+export interface MapGame {
+  states: GameState[];
+  place: ReadonlyMap<string, number>;
+  points: OutcomePoints;
+  /** One exchange of a round's pace. */
+  paceGamma: number;
+  discount: number;
+  rest: number;
+  chanceOf(exchange: Exchange): number;
+  gamma(seconds: number): number;
+}
+
+/** How the holes of a map are filled: as nothing gained, or as well as the rest of their row. */
+export type Filling = 'as-mapped' | 'if-answered';
+
+/** The positions, looks and cells that are played under the options. */
+export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
+  const { settings } = map;
+  const apparel = options.apparel ?? options.rules?.apparel ?? 'gi';
+  const continuation = options.continuation ?? settings.continuation;
+  const pace = options.roundPace ?? settings.roundPace;
+  if (!(continuation > 0 && continuation < 1))
+    throw new RangeError('continuation has to lie between 0 and 1');
+  const gamma = (seconds: number) => continuation ** (Math.max(1, seconds) / pace);
+  const points = outcomePoints({
+    rules: options.rules,
+    submissionWorth: options.submissionWorth ?? settings.submissionWorth,
+    outcomeWorth: options.outcomeWorth,
+  });
+  const index = indexMap(map);
+  const banned = new Set(options.forbiddenMoves);
+  const silent = new Set(options.forbiddenReactions);
+  const patterns = options.forbiddenHolds ?? [];
+  let discount = gamma(pace);
+  const seen = (value: number) => {
+    discount = Math.max(discount, value);
+    return value;
+  };
+  const states = map.positions.map((position): GameState => {
+    const removed = !translateApparel(position, apparel).available || holdsAny(position.holds, patterns);
+    const moves = removed
+      ? []
+      : index
+          .movesOf(position.id)
+          .filter(
+            (move) =>
+              !banned.has(move.id) && legality(move.hazards, options.rules).legal && !restsOn(move, patterns),
+          );
+    return { position, removed, looks: position.looks.flatMap((look) => lookOf(look, moves)) };
+  });
+
+  function lookOf(look: Look, moves: readonly Move[]): GameLook[] {
+    const own = moves.filter((move) => move.look === look.id);
+    if (own.length === 0) return [];
+    const reactions = new Map<string, ReactionRef>();
+    const add = (ref: ReactionRef) => {
+      if (!silent.has(ref.id)) reactions.set(`${ref.mirrored ? '~' : ''}${ref.id}`, ref);
+    };
+    for (const ref of look.reactions) add(ref);
+    for (const move of own) {
+      for (const { reaction } of index.exchangesOf(move.id)) if (reaction !== 'none') add(reaction);
+    }
+    const columns = [...reactions.values()];
+    const cells = own.map((move) => {
+      const usual = exchangeSeconds(move, {});
+      if (columns.length === 0) return [{ gamma: seen(gamma(usual)), seconds: usual }];
+      return columns.map((ref): GameCell => {
+        const exchange = answerTo(map, move, ref, apparel);
+        const seconds = exchange ? exchangeSeconds(move, exchange) : usual;
+        return { ...(exchange && { exchange }), gamma: seen(gamma(seconds)), seconds };
+      });
+    });
+    return [{ look, moves: own, reactions: columns, cells }];
+  }
+
+  return {
+    states,
+    place: new Map(map.positions.map(({ id }, i) => [id, i])),
+    points,
+    paceGamma: gamma(pace),
+    discount,
+    rest: options.rest ?? settings.rest,
+    chanceOf: (exchange) => options.chances?.get(exchange.id) ?? exchange.chance,
+    gamma,
+  };
+}
+
+const holdsAny = (holds: Position['holds'], patterns: readonly HoldPattern[]): boolean =>
+  patterns.some((pattern) => holds.some((hold) => matchesPattern(hold, pattern, 'own')));
+
+/** Whether a move needs or takes a hold of a class. */
+function restsOn(move: Move, patterns: readonly HoldPattern[]): boolean {
+  if (patterns.length === 0) return false;
+  const takes = stepsOf(move).flatMap(({ take }) => take);
+  return (
+    holdsAny(takes, patterns) ||
+    patterns.some((pattern) =>
+      move.needsHolds.some(
+        (need) =>
+          need.by !== 'top' &&
+          (pattern.action === undefined || pattern.action === need.action) &&
+          (pattern.part === undefined || pattern.part === need.part),
+      ),
+    )
+  );
+}
+
+/** The exchange for a reaction: in the house's variant where it has one, else the first written that can be played. */
+function answerTo(map: GuardMap, move: Move, ref: ReactionRef, apparel: Apparel): Exchange | undefined {
+  const met = indexMap(map)
+    .exchangesOf(move.id)
+    .filter(
+      ({ reaction }) =>
+        reaction !== 'none' && reaction.id === ref.id && Boolean(reaction.mirrored) === Boolean(ref.mirrored),
+    )
+    .filter((exchange) => playable(map, exchange, apparel));
+  return met.find(({ variant }) => variant !== undefined && variant === move.houseVariant) ?? met[0];
+}
+
+interface Flat {
+  payoff: number;
+  next: [number, number][];
+}
+
+/**
+ * The map as a discounted stochastic game. `selfHoles` are the states in which a hole leaves bottom where it is, because
+ * that is worth less than waiting; the last look of a state with a drift is waiting.
+ */
+export function toStochasticGame(
+  game: MapGame,
+  filling: Filling,
+  selfHoles: ReadonlySet<number>,
+): StochasticGame {
+  const { states, discount, place } = game;
+  const landed = (landing: Landing | undefined, here: number, gamma: number, chance: number): Flat => {
+    const to = landing ?? { position: states[here]!.position.id };
+    if (isOutcome(to)) return { payoff: chance * gamma * game.points[to.outcome], next: [] };
+    return { payoff: 0, next: [[place.get(to.position)!, (chance * gamma) / discount]] };
+  };
+  return {
+    discount,
+    states: states.map(({ position, looks }, s) => {
+      const built: StochasticLook[] = looks.map((look) =>
+        stage(game, look, s, filling, selfHoles.has(s), landed),
+      );
+      if (position.rest === undefined && position.drift) {
+        const { payoff, next } = landed(position.drift, s, game.paceGamma, 1);
+        built.push({ payoff: [[payoff]], next: [[next]] });
+        return { looks: built };
+      }
+      return { rest: restOf(game, position), looks: built };
+    }),
+  };
+}
+
+/** What waiting is worth where that is a number. */
+export const restOf = (game: MapGame, position: Position): number => position.rest ?? game.rest;
+
+function stage(
+  game: MapGame,
+  { look, cells }: GameLook,
+  s: number,
+  filling: Filling,
+  selfHole: boolean,
+  landed: (landing: Landing | undefined, here: number, gamma: number, chance: number) => Flat,
+): StochasticLook {
+  const answered = cells.map((line) =>
+    line.map(({ exchange, gamma }): Flat | undefined => {
+      if (!exchange) return undefined;
+      const chance = game.chanceOf(exchange);
+      const won = landed(exchange.to, s, gamma, chance);
+      const lost = landed(exchange.otherwise, s, gamma, 1 - chance);
+      return { payoff: won.payoff + lost.payoff, next: [...won.next, ...lost.next] };
+    }),
+  );
+  const all = mean(answered.flat());
+  const { position } = game.states[s]!;
+  const filled = answered.map((line, m) => {
+    const row = mean(line) ?? all;
+    return line.map((cell, r): Flat => {
+      if (cell) return cell;
+      if (filling === 'if-answered' && row) return row;
+      const { gamma } = cells[m]![r]!;
+      // Nothing gained: bottom waits, or stays where it is if that is worse.
+      if (position.rest === undefined && position.drift && !selfHole)
+        return landed(position.drift, s, game.paceGamma, 1);
+      return selfHole ? landed(undefined, s, gamma, 1) : { payoff: restOf(game, position), next: [] };
+    });
+  });
+  return {
+    timing: look.timing,
+    payoff: filled.map((line) => line.map(({ payoff }) => payoff)),
+    next: filled.map((line) => line.map(({ next }) => next)),
+  };
+}
+
+/** The mean of some cells; undefined where there is none. */
+function mean(cells: readonly (Flat | undefined)[]): Flat | undefined {
+  const there = cells.filter((cell) => cell !== undefined);
+  if (there.length === 0) return undefined;
+  const share = 1 / there.length;
+  return {
+    payoff: there.reduce((sum, { payoff }) => sum + payoff * share, 0),
+    next: there.flatMap(({ next }) =>
+      next.map(([state, weight]): [number, number] => [state, weight * share]),
+    ),
+  };
+}
