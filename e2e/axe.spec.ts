@@ -11,6 +11,7 @@ const PLACES = [
   'read?at=collar-sleeve&met=strip-collar',
   'read?at=x-guard&as=top',
   'read?by=holds',
+  'weigh?at=x-guard',
   'balance?move=over-under-sweep',
   'drills',
   'drills/tuesday',

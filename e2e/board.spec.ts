@@ -264,7 +264,7 @@ test('holds and signs are tapped on the plan, also with a thumb', async ({ brows
 
   // What to take when the ankle is not to be had.
   const instead = sheet.getByRole('group', { name: 'If it is not to be had' });
-  await instead.getByLabel('What is taken instead').selectOption('heel');
+  await instead.getByLabel('What is taken instead', { exact: true }).selectOption('heel');
   await expect(instead.getByText('the near heel')).toBeVisible();
 
   await sheet.getByRole('button', { name: 'Leave this limb' }).tap();

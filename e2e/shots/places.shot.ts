@@ -46,6 +46,10 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await page.screenshot(shot('read-holds'));
 
+  await page.goto(`${demo.url}/kelpwick/weigh?at=x-guard`);
+  await expect(page.getByRole('heading', { name: 'Holes by what they cost' })).toBeVisible();
+  await page.screenshot(shot('weigh'));
+
   await page.goto(`${demo.url}/kelpwick/balance?move=over-under-sweep`);
   await expect(page.getByRole('group', { name: 'Top from above on the mat' })).toBeVisible();
   await page.screenshot(shot('balance'));

@@ -7,6 +7,7 @@ import { Shell } from './shell/Shell.tsx';
 /** Shown for the moment in which a place is being fetched. */
 const Nothing = () => null;
 const read = async () => ({ Component: (await import('./places/read/ReadPlace.tsx')).ReadPlace });
+const weigh = async () => ({ Component: (await import('./places/weigh/WeighPlace.tsx')).WeighPlace });
 const balance = async () => ({ Component: (await import('./places/balance/BalancePlace.tsx')).BalancePlace });
 const drills = async () => ({ Component: (await import('./places/drills/DrillsPlace.tsx')).DrillsPlace });
 const mat = async () => ({ Component: (await import('./places/mat/MatPlace.tsx')).MatPlace });
@@ -21,6 +22,7 @@ export const router = createBrowserRouter([
     children: [
       { path: 'map', element: <MapPlace /> },
       { path: 'read', lazy: read },
+      { path: 'weigh', lazy: weigh },
       { path: 'balance', lazy: balance },
       { path: 'drills/:classId?', lazy: drills },
     ],

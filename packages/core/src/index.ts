@@ -81,3 +81,4 @@ export * from './weigh/mapGame.ts';
 export * from './weigh/outcomeOdds.ts';
 export * from './weigh/outcomePoints.ts';
 export * from './weigh/solveMap.ts';
+export * from './weigh/weighMap.ts';

@@ -1,5 +1,5 @@
 import { batch, type GuardMap, indexMap, suggestAnswers } from '@aftersquall/core';
-import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
 import { changeMap } from '../../../store/mapSession.ts';
 import { useAppDispatch } from '../../../store/store.ts';
@@ -31,6 +31,14 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
   const [caret, setCaret] = useState(value.length);
   const [chosen, setChosen] = useState(-1);
   const [trouble, setTrouble] = useState('');
+  // Where the caret belongs once an inserted name is in the field; set before the next key can arrive.
+  const pendingCaret = useRef<number | undefined>(undefined);
+  useLayoutEffect(() => {
+    const at = pendingCaret.current;
+    if (at === undefined) return;
+    pendingCaret.current = undefined;
+    input.current?.setSelectionRange(at, at);
+  });
   const token = nameAt(value, caret);
   const list = useMemo(
     () =>
@@ -57,7 +65,7 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
     setTrouble('');
     const at = token.from + word.length + (token.mirrored ? 2 : 1);
     setCaret(at);
-    requestAnimationFrame(() => input.current?.setSelectionRange(at, at));
+    pendingCaret.current = at;
   };
   const save = (after: 'down' | 'right' | 'left' | 'stay', written = value) => {
     if (written.trim() === '' || (exchange && written === answerText(map, exchange))) return onCommit(after);

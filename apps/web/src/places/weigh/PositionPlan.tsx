@@ -1,0 +1,103 @@
+import { type GuardMap, indexMap, type Weighing } from '@aftersquall/core';
+import { Link } from 'react-router';
+import { planWords } from './planWords.ts';
+
+interface Props {
+  map: GuardMap;
+  weighing: Weighing;
+  at: string;
+}
+
+/** One position opened: its looks, the plan in words, the matrix behind it, and from each cell the exchange. */
+export function PositionPlan({ map, weighing, at }: Props) {
+  const index = indexMap(map);
+  const value = weighing.positions.find(({ position }) => position === at);
+  if (!value) return <section className="weigh-column" />;
+  const looks = [...value.looks].sort((a, b) => b.value - a.value);
+  return (
+    <section className="weigh-column plan" aria-label="The plan">
+      <h2>
+        <Link to={`/${map.id}/map?sel=position.${at}`}>{index.position.get(at)?.name}</Link>
+      </h2>
+      <p>
+        Worth <b>{value.value.toFixed(2)}</b>
+        {value.ifAnswered - value.value > 0.005 && <> ({value.ifAnswered.toFixed(2)} if answered)</>}, comes
+        up {value.visits.toFixed(2)} times a round.
+        {value.best === undefined && ' Waiting is the best there is.'}
+      </p>
+      {looks.length === 0 && <p>A dead end under these rules: nothing is left to do here.</p>}
+      {looks.map((plan) => (
+        <article key={plan.look} className={plan.look === value.best ? 'best' : ''} aria-label={plan.name}>
+          <h3>
+            {plan.name} <span className="soft">{plan.value.toFixed(2)}</span>
+            {plan.look === value.best && <span className="chip on ms-2">the plan</span>}
+          </h3>
+          <p className="mb-1">{planWords(map, plan)}</p>
+          {plan.overSingle > 0.005 && (
+            <p className="dilemma">
+              A real dilemma: the mix is worth {plan.overSingle.toFixed(2)} more than the best single attack.
+              Train them from the same grips until they look the same.
+            </p>
+          )}
+          <div className="matrix-scroll">
+            <table className="matrix">
+              <thead>
+                <tr>
+                  <td />
+                  {plan.matrix.reactions.map((ref) => (
+                    <th key={`${ref.mirrored}${ref.id}`} scope="col">
+                      {index.reaction.get(ref.id)?.name}
+                      {ref.mirrored && ' (other side)'}
+                      <ShareBar
+                        share={
+                          plan.reactions.find(
+                            ({ what }) =>
+                              what.id === ref.id && Boolean(what.mirrored) === Boolean(ref.mirrored),
+                          )?.share ?? 0
+                        }
+                      />
+                    </th>
+                  ))}
+                  {plan.matrix.reactions.length === 0 && <th scope="col">not said yet</th>}
+                </tr>
+              </thead>
+              <tbody>
+                {plan.matrix.moves.map((move, m) => (
+                  <tr key={move}>
+                    <th scope="row">
+                      {index.move.get(move)?.name}
+                      <ShareBar share={plan.moves.find(({ what }) => what === move)?.share ?? 0} />
+                    </th>
+                    {plan.matrix.payoff[m]!.map((payoff, r) => {
+                      const exchange = plan.matrix.exchanges[m]![r];
+                      return (
+                        <td key={`${move} ${r}`} className={exchange ? '' : 'hole'}>
+                          {exchange ? (
+                            <Link to={`/${map.id}/map?sel=exchange.${exchange}`}>{payoff.toFixed(2)}</Link>
+                          ) : (
+                            <>
+                              {payoff.toFixed(2)} <small>hole</small>
+                            </>
+                          )}
+                        </td>
+                      );
+                    })}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </article>
+      ))}
+    </section>
+  );
+}
+
+function ShareBar({ share }: { share: number }) {
+  return (
+    <span className={`share ${share > 0 ? '' : 'none'}`}>
+      <span style={{ '--share': share } as object} aria-hidden />
+      {Math.round(share * 100)} %
+    </span>
+  );
+}

@@ -1,0 +1,30 @@
+import { readFileSync } from 'node:fs';
+import { parseMapFile, solveMap } from '@aftersquall/core';
+import { describe, expect, it } from 'vitest';
+import { oddsWords, planWords } from './planWords.ts';
+
+const map = parseMapFile(
+  readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+);
+
+describe('a plan in words', () => {
+  it('says small whole odds where they fit, and percentages where they do not', () => {
+    expect(oddsWords([0.5, 0.5])).toBe('evenly');
+    expect(oddsWords([0.66, 0.34])).toBe('2 to 1');
+    expect(oddsWords([0.97, 0.03])).toBe('97 % to 3 %');
+    expect(oddsWords([1])).toBe('');
+  });
+
+  it('names the moves, what top does about them and what that leaves', () => {
+    const { positions } = solveMap(map);
+    const plan = positions.find(({ position }) => position === 'x-guard')!.looks[0]!;
+    const words = planWords(map, plan);
+    expect(words).toContain(
+      'Show “Stretch, come up with the leg” and “Pull the sleeve, tip over the near side”',
+    );
+    expect(words).toContain('Top does best when top');
+    expect(words).toContain(`That leaves ${plan.value.toFixed(2)} points.`);
+    const seen = positions.find(({ position }) => position === 'knee-line')!.looks[0]!;
+    expect(planWords(map, seen)).toContain('Feel first, then');
+  });
+});

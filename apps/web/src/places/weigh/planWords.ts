@@ -1,0 +1,42 @@
+import { type GuardMap, indexMap, joinWords, type LookPlan } from '@aftersquall/core';
+
+/** "three to one", "two to one", "evenly", or percentages where no small whole numbers fit. */
+export function oddsWords(shares: readonly number[]): string {
+  if (shares.length < 2) return '';
+  const least = Math.min(...shares);
+  const ratios = shares.map((share) => share / least);
+  const whole = ratios.map(Math.round);
+  if (
+    whole.every((n) => n <= 5) &&
+    ratios.every((ratio, i) => Math.abs(ratio - whole[i]!) < 0.15 * whole[i]!)
+  ) {
+    return whole.every((n) => n === 1) ? 'evenly' : whole.join(' to ');
+  }
+  return shares.map((share) => `${Math.round(share * 100)} %`).join(' to ');
+}
+
+/** What to do from a look and what a perfect top does about it, as a coach would say it. */
+export function planWords(map: GuardMap, plan: LookPlan): string {
+  const index = indexMap(map);
+  const move = (id: string) => `“${index.move.get(id)?.name ?? id}”`;
+  const met = plan.reactions.map(({ what }) => index.reaction.get(what.id)?.name ?? what.id);
+  const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
+  const leaves = `That leaves ${plan.value.toFixed(2)} points.`;
+  const top =
+    met.length > 0
+      ? `Top does best when ${joinWords(met.map((name) => `top ${lower(name)}`))}.`
+      : 'Nobody has said what top does about it.';
+  if (plan.timing === 'seen') {
+    const replies = plan.replies.map(
+      ({ reaction, move: id }) =>
+        `${move(id)} when top ${lower(index.reaction.get(reaction.id)?.name ?? '')}`,
+    );
+    return `Feel first, then: ${joinWords(replies)}. ${leaves}`;
+  }
+  const [first, ...others] = plan.moves;
+  if (!first) return leaves;
+  if (others.length === 0) return `Go for ${move(first.what)}. ${top} ${leaves}`;
+  const shown = joinWords(plan.moves.map(({ what }) => move(what)));
+  const shares = oddsWords(plan.moves.map(({ share }) => share));
+  return `Show ${shown} from the same look, ${shares}: whatever answers the one gives you the other. ${top} ${leaves}`;
+}

@@ -1,0 +1,80 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './app.ts';
+
+const entryValue = (page: Page) =>
+  page.getByRole('region', { name: 'Values' }).locator('.entry-value b').first();
+const weighed = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: /^Weighed$/ })).toBeAttached();
+
+test('a what-if moves the value of the map at once', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await expect(entryValue(page)).toHaveText(/^-?\d+\.\d\d$/);
+  await weighed(page);
+  const before = Number(await entryValue(page).textContent());
+
+  const worth = page.getByRole('slider', { name: /^A submission is worth/ });
+  await worth.focus();
+  await page.keyboard.press('End');
+  await expect(worth).toHaveAccessibleName('A submission is worth 20 points');
+  // Bottom attacks more than top does in this map, and the dearest submissions are its own.
+  await expect.poll(async () => Number(await entryValue(page).textContent())).toBeGreaterThan(before);
+  const dear = Number(await entryValue(page).textContent());
+
+  // What is not allowed can only cost bottom.
+  await page.getByLabel('Without').selectOption('Without hooks');
+  await expect.poll(async () => Number(await entryValue(page).textContent())).toBeLessThan(dear);
+});
+
+test('a value opens down to the exchange it comes from', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page
+    .getByRole('region', { name: 'Values' })
+    .getByRole('button', { name: /^X-guard, both hands/ })
+    .click();
+  const plan = page.getByRole('region', { name: 'The plan' });
+  await expect(plan.getByRole('heading', { name: /^X-guard, both hands/ })).toBeVisible();
+  await expect(page).toHaveURL(/at=x-both/);
+
+  // The plan's shares are a mix: in each look they are whole.
+  const look = plan.getByRole('article').first();
+  const shares = await look.locator('tbody th .share').allTextContents();
+  const sum = shares.reduce((all, text) => all + Number.parseInt(text, 10), 0);
+  expect(Math.abs(sum - 100)).toBeLessThanOrEqual(shares.length);
+
+  await look.getByRole('cell').getByRole('link').first().click();
+  await expect(page).toHaveURL(/map\?sel=exchange\./);
+  await expect(page.getByRole('complementary').getByLabel('Chance').first()).toBeVisible();
+});
+
+test('holes stand by what they cost, and lead to the cell that would mend them', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh`);
+  const fix = page.getByRole('region', { name: 'What to fix first' });
+  await expect(fix.getByRole('heading', { name: 'Holes by what they cost' })).toBeVisible();
+  const holes = fix.getByRole('list').first().getByRole('listitem');
+  await expect(holes.first()).toBeVisible();
+  const stakes = (await holes.locator('b').allTextContents()).map(Number);
+  expect(stakes).toEqual([...stakes].sort((a, b) => b - a));
+
+  await holes.first().getByRole('link').click();
+  await expect(page.getByRole('grid', { name: 'Answer board' })).toBeVisible();
+  await expect(page.locator('.board-cell.hole.here')).toBeVisible();
+});
+
+test('what the game rests on, and how its rounds end', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh?at=x-guard`);
+  await page.getByRole('button', { name: 'Holds', exact: true }).click();
+  await page.getByRole('button', { name: 'Take them away one by one' }).click();
+  const lost = page.getByRole('list', { name: 'Lost without' }).getByRole('listitem');
+  await expect(lost).toHaveCount(10);
+  const differences = (await lost.locator('b').allTextContents()).map(Number);
+  expect(differences).toEqual([...differences].sort((a, b) => b - a));
+  expect(differences[0]).toBeGreaterThan(0);
+
+  await page.getByRole('button', { name: 'How it ends' }).click();
+  await expect(page.getByRole('heading', { name: 'How rounds end from X-guard' })).toBeVisible();
+  const chances = await page
+    .getByRole('table', { name: 'Chance of each end' })
+    .getByRole('cell')
+    .allTextContents();
+  expect(chances.reduce((all, text) => all + Number.parseFloat(text), 0)).toBeCloseTo(100, 0);
+});
