@@ -78,3 +78,17 @@ test('what the game rests on, and how its rounds end', async ({ page, demo }) =>
     .allTextContents();
   expect(chances.reduce((all, text) => all + Number.parseFloat(text), 0)).toBeCloseTo(100, 0);
 });
+
+test('the likeliest chains to an end, each step open to its exchange', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh?at=collar-sleeve`);
+  await page.getByRole('button', { name: 'Best chains' }).click();
+  await page.getByLabel('Ending').selectOption('top-side');
+  const chains = page.getByRole('list', { name: 'Best chains' }).getByRole('listitem');
+  await expect(chains.first()).toBeVisible();
+  const chances = (await chains.locator('b').allTextContents()).map(Number.parseFloat);
+  expect(chances).toHaveLength(5);
+  expect(chances).toEqual([...chances].sort((a, b) => b - a));
+
+  await chains.first().getByRole('link').last().click();
+  await expect(page).toHaveURL(/map\?sel=exchange\./);
+});

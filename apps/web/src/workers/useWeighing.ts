@@ -1,4 +1,12 @@
-import type { Dependence, GuardMap, HoldPattern, Weighing, WeighOptions } from '@aftersquall/core';
+import type {
+  BestChain,
+  Dependence,
+  GuardMap,
+  HoldPattern,
+  Outcome,
+  Weighing,
+  WeighOptions,
+} from '@aftersquall/core';
 import { type Remote, wrap } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Weigher } from './weigher.worker.ts';
@@ -103,4 +111,18 @@ export function useDependence(map: GuardMap, options: WeighOptions) {
     }
   };
   return { rows, left, ask, stop };
+}
+
+const MOST_CHAINS = 5;
+
+/** The likeliest chains from a position to an outcome; undefined until they are known. */
+export function useBestChains(map: GuardMap, options: WeighOptions, from: string, outcome: Outcome) {
+  const [chains, setChains] = useState<BestChain[]>();
+  useEffect(() => {
+    const { worker, remote } = start();
+    setChains(undefined);
+    void remote.chains(map, options, from, outcome, MOST_CHAINS).then(setChains);
+    return () => worker.terminate();
+  }, [map, options, from, outcome]);
+  return chains;
 }

@@ -4,6 +4,8 @@ import {
   type GuardMap,
   indexMap,
   OUTCOME_WORDS,
+  OUTCOMES,
+  type Outcome,
   type Weighing,
   type WeighOptions,
 } from '@aftersquall/core';
@@ -13,8 +15,9 @@ import { useState } from 'react';
 import { Bar } from 'react-chartjs-2';
 import { Link } from 'react-router';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { SelectField } from '../../components/fields/SelectField.tsx';
 import { useAppSelector } from '../../store/store.ts';
-import { useDependence } from '../../workers/useWeighing.ts';
+import { useBestChains, useDependence } from '../../workers/useWeighing.ts';
 import { HOLD_CLASSES } from './holdClasses.ts';
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
@@ -25,7 +28,7 @@ interface Props {
   options: WeighOptions;
   at: string;
 }
-type View = 'holes' | 'holds' | 'ends';
+type View = 'holes' | 'holds' | 'ends' | 'chains';
 
 /** What to fix first: holes by what they cost, what the game rests on, how rounds end, which guesses matter. */
 export function Insights({ map, weighing, options, at }: Props) {
@@ -39,12 +42,14 @@ export function Insights({ map, weighing, options, at }: Props) {
           ['holes', 'Holes'],
           ['holds', 'Holds'],
           ['ends', 'How it ends'],
+          ['chains', 'Best chains'],
         ]}
         onChange={setView}
       />
       {view === 'holes' && <Holes map={map} weighing={weighing} />}
       {view === 'holds' && <Holds map={map} options={options} />}
       {view === 'ends' && <Ends map={map} weighing={weighing} at={at} />}
+      {view === 'chains' && <Chains map={map} options={options} at={at} />}
     </section>
   );
 }
@@ -132,6 +137,45 @@ function Holds({ map, options }: Pick<Props, 'map' | 'options'>) {
           </li>
         ))}
       </ol>
+    </>
+  );
+}
+
+function Chains({ map, options, at }: Pick<Props, 'map' | 'options' | 'at'>) {
+  const [outcome, setOutcome] = useState<Outcome>('submission');
+  const chains = useBestChains(map, options, at, outcome);
+  const index = indexMap(map);
+  return (
+    <>
+      <h2 className="mt-3">Best chains from {index.position.get(at)?.name}</h2>
+      <SelectField
+        label="Ending"
+        value={outcome}
+        choices={OUTCOMES.map((value) => ({ value, name: OUTCOME_WORDS[value] }))}
+        onChange={(value) => setOutcome(value as Outcome)}
+      />
+      {chains?.length === 0 && (
+        <p className="mt-2">No chain leads there against a top who always knows best.</p>
+      )}
+      <ol className="list-unstyled mt-2" aria-label="Best chains" aria-busy={!chains}>
+        {chains?.map(({ exchanges, chance, countered }) => (
+          <li key={exchanges.join(' ')} className="stake">
+            <b>{(chance * 100).toFixed(1)} %</b>
+            <span>
+              {exchanges.map((id, i) => (
+                <span key={id}>
+                  {i > 0 && ' → '}
+                  <Link to={`/${map.id}/map?sel=exchange.${id}`}>
+                    {index.move.get(index.exchange.get(id)!.move)?.name}
+                  </Link>
+                </span>
+              ))}
+            </span>
+            <small className="soft">countered on the way {(countered * 100).toFixed(1)} %</small>
+          </li>
+        ))}
+      </ol>
+      <p className="soft small">Bottom makes these moves; top answers from its best mix.</p>
     </>
   );
 }
