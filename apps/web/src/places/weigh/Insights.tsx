@@ -162,14 +162,18 @@ function Chains({ map, options, at }: Pick<Props, 'map' | 'options' | 'at'>) {
           <li key={exchanges.join(' ')} className="stake">
             <b>{(chance * 100).toFixed(1)} %</b>
             <span>
-              {exchanges.map((id, i) => (
-                <span key={id}>
-                  {i > 0 && ' → '}
-                  <Link to={`/${map.id}/map?sel=exchange.${id}`}>
-                    {index.move.get(index.exchange.get(id)!.move)?.name}
-                  </Link>
-                </span>
-              ))}
+              {exchanges.map((id, i) => {
+                const { move, reaction } = index.exchange.get(id)!;
+                return (
+                  <span key={id}>
+                    {i > 0 && ' → '}
+                    <Link to={`/${map.id}/map?sel=exchange.${id}`}>{index.move.get(move)?.name}</Link>
+                    {reaction !== 'none' && (
+                      <span className="soft"> | {index.reaction.get(reaction.id)?.name}</span>
+                    )}
+                  </span>
+                );
+              })}
             </span>
             <small className="soft">countered on the way {(countered * 100).toFixed(1)} %</small>
           </li>
