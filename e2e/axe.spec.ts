@@ -21,6 +21,7 @@ const PLACES = [
 
 for (const theme of ['light', 'dark']) {
   test(`nothing serious stands in anybody's way, ${theme}`, async ({ page, demo }) => {
+    test.slow();
     await page.addInitScript(
       (value) => localStorage.setItem('aftersquall.settings', JSON.stringify({ theme: value })),
       theme,
