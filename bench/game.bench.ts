@@ -8,7 +8,7 @@ import {
   solveMatrixGame,
   solveStochasticGame,
 } from '../packages/core/dist/index.js';
-import { seeded } from '../packages/core/src/test/random.ts';
+import { seeded } from '../packages/core/src/game/seeded.ts';
 import { timed } from './timed.ts';
 
 interface Solver {

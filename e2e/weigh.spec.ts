@@ -23,6 +23,9 @@ test('a what-if moves the value of the map at once', async ({ page, demo }) => {
   // What is not allowed can only cost bottom.
   await page.getByLabel('Without').selectOption('Without hooks');
   await expect.poll(async () => Number(await entryValue(page).textContent())).toBeLessThan(dear);
+  const hooked = Number(await entryValue(page).textContent());
+  await page.getByLabel('Without').selectOption('Top never: Drives forward');
+  await expect.poll(async () => Number(await entryValue(page).textContent())).toBeGreaterThan(hooked);
 });
 
 test('a value opens down to the exchange it comes from', async ({ page, demo }) => {
@@ -72,11 +75,17 @@ test('what the game rests on, and how its rounds end', async ({ page, demo }) =>
 
   await page.getByRole('button', { name: 'How it ends' }).click();
   await expect(page.getByRole('heading', { name: 'How rounds end from X-guard' })).toBeVisible();
-  const chances = await page
-    .getByRole('table', { name: 'Chance of each end' })
-    .getByRole('cell')
-    .allTextContents();
-  expect(chances.reduce((all, text) => all + Number.parseFloat(text), 0)).toBeCloseTo(100, 0);
+  const rows = page.getByRole('table', { name: 'Chance of each end' }).locator('tbody').getByRole('row');
+  await expect(rows.first().getByRole('cell').nth(1)).toHaveText(/± \d/);
+  let whole = 0;
+  for (const row of await rows.all()) {
+    const [exact, played] = await row.getByRole('cell').allTextContents();
+    const [share, error] = played!.split('±').map(Number.parseFloat);
+    whole += Number.parseFloat(exact!);
+    // Rounded to a tenth of a per cent on both sides.
+    expect(Math.abs(share! - Number.parseFloat(exact!))).toBeLessThanOrEqual(4 * error! + 0.3);
+  }
+  expect(whole).toBeCloseTo(100, 0);
 });
 
 test('the likeliest chains to an end, each step open to its exchange', async ({ page, demo }) => {
@@ -91,4 +100,18 @@ test('the likeliest chains to an end, each step open to its exchange', async ({ 
 
   await chains.first().getByRole('link').last().click();
   await expect(page).toHaveURL(/map\?sel=exchange\./);
+});
+
+test('an empty map says why it cannot be weighed, a chosen rules profile who decides', async ({
+  page,
+  empty,
+}) => {
+  await page.goto(empty.url);
+  await page.getByLabel('Name of the map').fill('Mine');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Weigh' }).click();
+  await expect(page.getByRole('heading', { name: 'This map cannot be weighed yet' })).toBeVisible();
+  await expect(page.getByText('give at least one an entry weight')).toBeVisible();
+  await page.getByLabel('Rules').selectOption({ index: 1 });
+  await expect(page.getByText('The event’s current rule book decides.')).toBeVisible();
 });

@@ -45,6 +45,7 @@ export * from './formats/printGraphml.ts';
 export * from './formats/printLines.ts';
 export * from './formats/readLines.ts';
 export * from './game/absorption.ts';
+export * from './game/seeded.ts';
 export * from './game/shortestPaths.ts';
 export * from './game/solveMatrixGame.ts';
 export * from './game/solveStochasticGame.ts';

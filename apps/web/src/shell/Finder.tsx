@@ -1,9 +1,9 @@
 import { type GuardMap, indexMap } from '@aftersquall/core';
 import { matchSorter } from 'match-sorter';
-import { type KeyboardEvent, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
-import { ChoiceList, stepped } from '../components/ChoiceList.tsx';
+import { ChoiceSearch } from '../components/ChoiceSearch.tsx';
 
 interface Found {
   key: string;
@@ -64,7 +64,6 @@ export function find(map: GuardMap, typed: string): Found[] {
 export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
   const navigate = useNavigate();
   const [typed, setTyped] = useState('');
-  const [chosen, setChosen] = useState(0);
   const found = useMemo(() => find(map, typed), [map, typed]);
   const go = (place: number) => {
     const thing = found[place];
@@ -72,49 +71,23 @@ export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
     onHide();
     navigate(`/${map.id}/${thing.address}`);
   };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const next = stepped(event.key, chosen, found.length);
-    if (next !== undefined) {
-      event.preventDefault();
-      setChosen(next);
-    }
-    if (event.key === 'Enter') {
-      event.preventDefault();
-      go(chosen);
-    }
-  };
   return (
     <Modal show onHide={onHide} aria-label="Find anything" animation={false}>
       <Modal.Body>
-        <input
-          className="form-control form-control-lg"
-          aria-label="Find anything"
-          role="combobox"
-          aria-expanded={found.length > 0}
-          aria-controls="found"
-          aria-activedescendant={found.length > 0 ? `found-${chosen}` : undefined}
+        <ChoiceSearch
+          id="found"
+          label="Find anything"
+          listLabel="Found"
           placeholder="Position, move or reaction, by any of its names"
-          autoFocus
-          value={typed}
-          onChange={(event) => {
-            setTyped(event.target.value);
-            setChosen(0);
-          }}
-          onKeyDown={onKeyDown}
+          typed={typed}
+          onType={setTyped}
+          choices={found.map(({ key, name, aliases, what }) => {
+            const alias = aliasHit(aliases, name, typed);
+            return { key, name: alias ? `${name} (${alias})` : name, what };
+          })}
+          onPick={go}
+          large
         />
-        {found.length > 0 && (
-          <ChoiceList
-            id="found"
-            label="Found"
-            className="standing"
-            choices={found.map(({ key, name, aliases, what }) => {
-              const alias = aliasHit(aliases, name, typed);
-              return { key, name: alias ? `${name} (${alias})` : name, what };
-            })}
-            chosen={chosen}
-            onPick={go}
-          />
-        )}
         {typed.trim() !== '' && found.length === 0 && <p className="mt-2 mb-0">Nothing goes by that name.</p>}
       </Modal.Body>
     </Modal>

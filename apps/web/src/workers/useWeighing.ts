@@ -1,12 +1,4 @@
-import type {
-  BestChain,
-  Dependence,
-  GuardMap,
-  HoldPattern,
-  Outcome,
-  Weighing,
-  WeighOptions,
-} from '@aftersquall/core';
+import type { Dependence, GuardMap, HoldPattern, Outcome, Weighing, WeighOptions } from '@aftersquall/core';
 import { type Remote, wrap } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Weigher } from './weigher.worker.ts';
@@ -113,16 +105,32 @@ export function useDependence(map: GuardMap, options: WeighOptions) {
   return { rows, left, ask, stop };
 }
 
-const MOST_CHAINS = 5;
-
-/** The likeliest chains from a position to an outcome; undefined until they are known. */
-export function useBestChains(map: GuardMap, options: WeighOptions, from: string, outcome: Outcome) {
-  const [chains, setChains] = useState<BestChain[]>();
+/** Asks a worker of its own whenever the question is another; undefined until it has answered. */
+function useAnswer<T>(ask: (remote: Remote<Weigher>) => Promise<T>): T | undefined {
+  const [answer, setAnswer] = useState<T>();
   useEffect(() => {
     const { worker, remote } = start();
-    setChains(undefined);
-    void remote.chains(map, options, from, outcome, MOST_CHAINS).then(setChains);
+    setAnswer(undefined);
+    void ask(remote).then(setAnswer);
     return () => worker.terminate();
-  }, [map, options, from, outcome]);
-  return chains;
+  }, [ask]);
+  return answer;
 }
+
+const MOST_CHAINS = 5;
+
+/** The likeliest chains from a position to an outcome. */
+export const useBestChains = (map: GuardMap, options: WeighOptions, from: string, outcome: Outcome) =>
+  useAnswer(
+    useCallback(
+      (remote) => remote.chains(map, options, from, outcome, MOST_CHAINS),
+      [map, options, from, outcome],
+    ),
+  );
+
+/** So many rounds are played by chance beside the exact odds. */
+export const SIMULATED = 10_000;
+
+/** Rounds played by chance from a position, by its place in the map. */
+export const useSimulation = (map: GuardMap, options: WeighOptions, from: number) =>
+  useAnswer(useCallback((remote) => remote.simulate(map, options, from, SIMULATED), [map, options, from]));

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { seeded } from '../test/random.ts';
 import { absorption } from './absorption.ts';
+import { seeded } from './seeded.ts';
 import { type Arc, type Path, shortestPaths } from './shortestPaths.ts';
 import { solveMatrixGame } from './solveMatrixGame.ts';
 import { type StochasticGame, solveStochasticGame } from './solveStochasticGame.ts';

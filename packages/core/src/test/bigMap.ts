@@ -1,8 +1,8 @@
+import { seeded } from '../game/seeded.ts';
 import { CONTACTS } from '../model/contacts.ts';
 import { type GuardMap, type GuardMapInput, MapSchema } from '../model/map.ts';
 import { OUTCOMES } from '../model/outcome.ts';
 import { REACTION_GROUPS } from '../model/reaction.ts';
-import { seeded } from './random.ts';
 
 type HoldInput = NonNullable<NonNullable<GuardMapInput['positions']>[number]['holds']>[number];
 type Lists = Required<Pick<GuardMapInput, 'positions' | 'moves' | 'exchanges'>>;

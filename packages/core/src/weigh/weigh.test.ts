@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { parseMapFile } from '../formats/mapFile.ts';
+import { seeded } from '../game/seeded.ts';
 import { type GuardMap, type GuardMapInput, MapSchema } from '../model/map.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
-import { seeded } from '../test/random.ts';
 import { bestChains } from './bestChains.ts';
 import { findHoles, holdDependence, sensitivity } from './insights.ts';
 import { ENDS, outcomeOdds, simulateRounds } from './outcomeOdds.ts';

@@ -24,7 +24,7 @@ import {
 } from '@aftersquall/core';
 import { FlipHorizontal2, X } from 'lucide-react';
 import { useState } from 'react';
-import { ChoiceToggle } from '../ChoiceToggle.tsx';
+import { ApparelToggle } from '../ApparelToggle.tsx';
 import { FallbacksField } from '../fields/FallbacksField.tsx';
 import { BodyPlan, type Limb, type Spot } from './BodyPlan.tsx';
 import { facetsIn, partsIn, regionAt } from './geometry.ts';
@@ -103,15 +103,7 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
         >
           <FlipHorizontal2 size={15} aria-hidden /> Other side
         </button>
-        <ChoiceToggle
-          label="Apparel on the plan"
-          value={apparel}
-          choices={[
-            ['gi', 'Gi'],
-            ['no-gi', 'No-gi'],
-          ]}
-          onChange={setApparel}
-        />
+        <ApparelToggle label="Apparel on the plan" value={apparel} onChange={setApparel} />
       </div>
       <BodyPlan
         holds={shown.holds}

@@ -23,7 +23,7 @@ import {
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Droplets, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { refusalOf, type StoredClass, useSaveClassMutation } from '../../store/api.ts';
 import { BlockRow } from './BlockRow.tsx';
@@ -133,15 +133,7 @@ export function ClassSheet({ stored, map, planned, onRemove }: Props) {
         />
         <div>
           <div className="form-label">Apparel</div>
-          <ChoiceToggle
-            label="Apparel"
-            value={plan.apparel}
-            choices={[
-              ['gi', 'Gi'],
-              ['no-gi', 'No-gi'],
-            ]}
-            onChange={(apparel) => change({ apparel })}
-          />
+          <ApparelToggle value={plan.apparel} onChange={(apparel) => change({ apparel })} />
         </div>
         <button type="button" className="btn btn-sm btn-plain align-self-end" onClick={onRemove}>
           <Trash2 size={14} aria-hidden /> Remove

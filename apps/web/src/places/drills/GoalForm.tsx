@@ -5,6 +5,7 @@ import { Form } from 'react-bootstrap';
 import { type UseFormRegisterReturn, useForm } from 'react-hook-form';
 import { useSearchParams } from 'react-router';
 import { z } from 'zod';
+import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { setApparel } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -102,15 +103,7 @@ export function GoalForm({ map, onBuild }: Props) {
         />
         <div>
           <div className="form-label">Apparel</div>
-          <ChoiceToggle
-            label="Apparel"
-            value={apparel}
-            choices={[
-              ['gi', 'Gi'],
-              ['no-gi', 'No-gi'],
-            ]}
-            onChange={(value) => dispatch(setApparel(value))}
-          />
+          <ApparelToggle value={apparel} onChange={(value) => dispatch(setApparel(value))} />
         </div>
         <div>
           <div className="form-label">Sides</div>

@@ -2,33 +2,34 @@ import './map.scss';
 import {
   batch,
   duplicateSystem,
-  type Finding,
   freshId,
   put,
   removeWithUsers,
   SHIPPED_PROFILES,
   type System,
 } from '@aftersquall/core';
-import { History, ListFilter, Plus, Redo2, ScrollText, Stethoscope, Undo2 } from 'lucide-react';
+import { History, Plus, ScrollText } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ButtonGroup, Dropdown } from 'react-bootstrap';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { SaveState } from '../../shell/SaveState.tsx';
-import { changeMap, redoChange, selectMap, selectSession, told, undoChange } from '../../store/mapSession.ts';
-import { setRules } from '../../store/settings.ts';
+import { changeMap, selectMap, told } from '../../store/mapSession.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useFindings } from '../../workers/useFindings.ts';
 import { boardOf } from './board/boardModel.ts';
 import { CurrentsChart } from './chart/CurrentsChart.tsx';
 import { chartGraph } from './chart/chartGraph.ts';
+import { FilterChoice } from './FilterChoice.tsx';
+import { FindingsButton, UndoButtons } from './MapButtons.tsx';
 import { MapMenu } from './MapMenu.tsx';
 import { NameDialog } from './NameDialog.tsx';
 import { newPosition, newReaction } from './newThings.ts';
 import { Pane } from './Pane.tsx';
 import { positionOf, useSelection } from './selection.ts';
 import { Sheet } from './sheet/Sheet.tsx';
+import { Teaching } from './Teaching.tsx';
 import { type MapPane, shownBy, useView } from './useView.ts';
 
 const AnswerBoard = lazy(async () => ({ default: (await import('./board/AnswerBoard.tsx')).AnswerBoard }));
@@ -217,103 +218,6 @@ export function MapPlace() {
   );
 }
 
-function UndoButtons() {
-  const dispatch = useAppDispatch();
-  const { undo, redo } = useAppSelector(selectSession);
-  return (
-    <div className="btn-group btn-group-sm">
-      <button
-        type="button"
-        className="btn btn-plain"
-        aria-label="Undo"
-        title="Undo (Ctrl Z)"
-        disabled={undo.length === 0}
-        onClick={() => dispatch(undoChange())}
-      >
-        <Undo2 size={15} aria-hidden />
-      </button>
-      <button
-        type="button"
-        className="btn btn-plain"
-        aria-label="Redo"
-        title="Redo (Ctrl Shift Z)"
-        disabled={redo.length === 0}
-        onClick={() => dispatch(redoChange())}
-      >
-        <Redo2 size={15} aria-hidden />
-      </button>
-    </div>
-  );
-}
-
-interface FindingsButtonProps {
-  findings: readonly Finding[];
-  fresh: boolean;
-  on: boolean;
-  onClick: () => void;
-}
-
-/** How many holes and errors there are; the rest behind it. */
-function FindingsButton({ findings, fresh, on, onClick }: FindingsButtonProps) {
-  const holes = findings.filter(({ code }) => code === 'hole').length;
-  const errors = findings.filter(({ severity }) => severity === 'error').length;
-  return (
-    <button
-      type="button"
-      className={`btn ${on ? 'btn-dark' : 'btn-plain'} ${fresh ? '' : 'stale'}`}
-      aria-pressed={on}
-      title="What deserves a look"
-      aria-label={`What deserves a look: ${holes} ${holes === 1 ? 'hole' : 'holes'}, ${errors} ${errors === 1 ? 'error' : 'errors'}`}
-      onClick={onClick}
-    >
-      <Stethoscope size={15} aria-hidden /> {holes} {holes === 1 ? 'hole' : 'holes'}
-      {errors > 0 && (
-        <b className="hazard">
-          , {errors} {errors === 1 ? 'error' : 'errors'}
-        </b>
-      )}
-    </button>
-  );
-}
-
-interface TeachingProps {
-  filtered: boolean;
-  inSystem: boolean;
-  onName: () => void;
-  onLines: () => void;
-}
-
-function Teaching({ filtered, inSystem, onName, onLines }: TeachingProps) {
-  return (
-    <div className="teach flex-grow-1">
-      <h1>
-        {filtered
-          ? inSystem
-            ? 'No position in this system yet'
-            : 'Nothing fits the filters'
-          : 'An empty map'}
-      </h1>
-      <p>
-        Begin where rounds begin: name the position you coach from most often, say what bottom holds there,
-        then what top does about it.
-      </p>
-      <p>
-        Or write it down in lines, as you would say it:
-        <br />
-        <code>Knee shield: underhook | crossface -&gt; passed 30% else Knee shield</code>
-      </p>
-      <div className="d-flex gap-2">
-        <button type="button" className="btn btn-now" onClick={onName}>
-          <Plus size={14} aria-hidden /> Name the first position
-        </button>
-        <button type="button" className="btn btn-plain" onClick={onLines}>
-          Write lines
-        </button>
-      </div>
-    </div>
-  );
-}
-
 interface SystemProps {
   systems: readonly System[];
   system: string;
@@ -335,78 +239,5 @@ function SystemChoice({ systems, system, onShow, onNew }: SystemProps) {
       ]}
       onChange={(id) => (id === '+' ? onNew() : onShow(id))}
     />
-  );
-}
-
-function FilterChoice({ filters, set }: Pick<ReturnType<typeof useView>, 'filters' | 'set'>) {
-  const dispatch = useAppDispatch();
-  const { rules } = useAppSelector(({ settings }) => settings);
-  const count = [filters.wear, filters.level, filters.holes, rules].filter(Boolean).length;
-  const [open, setOpen] = useState(false);
-  return (
-    <div className="filters">
-      <button
-        type="button"
-        className={`btn btn-sm ${count > 0 ? 'btn-dark' : 'btn-plain'}`}
-        aria-expanded={open}
-        aria-label={`Filters, ${count} in use`}
-        title="Filters"
-        onClick={() => setOpen(!open)}
-      >
-        <ListFilter size={15} aria-hidden /> {count > 0 && count}
-      </button>
-      {open && (
-        <div className="filter-box" role="group" aria-label="Filters">
-          <SelectField
-            label="Played in"
-            value={filters.wear}
-            choices={[
-              { value: '', name: 'gi or no-gi' },
-              { value: 'gi', name: 'gi' },
-              { value: 'no-gi', name: 'no-gi' },
-            ]}
-            onChange={(wear) => set({ wear })}
-          />
-          <SelectField
-            label="Level"
-            value={filters.level}
-            choices={[
-              { value: '', name: 'every level' },
-              { value: 'novice', name: 'novice' },
-              { value: 'intermediate', name: 'up to intermediate' },
-            ]}
-            onChange={(level) => set({ level })}
-          />
-          <SelectField
-            label="Rules"
-            value={rules}
-            choices={[
-              { value: '', name: 'none' },
-              ...SHIPPED_PROFILES.map(({ id, name }) => ({ value: id, name })),
-            ]}
-            onChange={(id) => dispatch(setRules(id))}
-          />
-          <SelectField
-            label="Systems in the currents"
-            value={filters.folded === undefined ? '' : filters.folded ? 'all' : 'none'}
-            choices={[
-              { value: '', name: 'as fits' },
-              { value: 'all', name: 'one card each' },
-              { value: 'none', name: 'with every position' },
-            ]}
-            onChange={(fold) => set({ fold })}
-          />
-          <label className="form-check small mb-0">
-            <input
-              type="checkbox"
-              className="form-check-input"
-              checked={filters.holes}
-              onChange={(event) => set({ holes: event.target.checked ? 'only' : undefined })}
-            />{' '}
-            Only positions with holes
-          </label>
-        </div>
-      )}
-    </div>
   );
 }

@@ -1,7 +1,7 @@
 import type { Finding, GuardMap } from '@aftersquall/core';
 import { X } from 'lucide-react';
 import { lazy, Suspense } from 'react';
-import type { Spot } from './board/AnswerBoard.tsx';
+import type { Spot } from './board/useSpot.ts';
 import { FindingsPane } from './findings/FindingsPane.tsx';
 import { HistoryPane } from './history/HistoryPane.tsx';
 import type { Selection } from './selection.ts';

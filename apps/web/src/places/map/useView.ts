@@ -1,7 +1,7 @@
 import { type Apparel, type GuardMap, holes, type Level, type Position } from '@aftersquall/core';
 import { useMemo } from 'react';
 import { useAddress } from '../../store/useAddress.ts';
-import type { Spot } from './board/AnswerBoard.tsx';
+import type { Spot } from './board/useSpot.ts';
 
 export type MapView = 'currents' | 'board';
 export type MapPane = 'findings' | 'history' | 'lines';

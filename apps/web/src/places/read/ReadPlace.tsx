@@ -18,11 +18,12 @@ import { ArrowLeft, FlipHorizontal2, PersonStanding } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
+import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { reactionOf, reactionValue } from '../../components/fields/landingChoices.ts';
-import { SelectField } from '../../components/fields/SelectField.tsx';
+import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { changeMap, selectMap } from '../../store/mapSession.ts';
-import { setApparel, setRules } from '../../store/settings.ts';
+import { setApparel } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { newPosition } from '../map/newThings.ts';
@@ -142,15 +143,7 @@ export function ReadPlace() {
           ]}
           onChange={(by) => (by === 'holds' ? editMoment() : set({ by: undefined }))}
         />
-        <ChoiceToggle
-          label="Apparel"
-          value={apparel}
-          choices={[
-            ['gi', 'Gi'],
-            ['no-gi', 'No-gi'],
-          ]}
-          onChange={(value) => dispatch(setApparel(value))}
-        />
+        <ApparelToggle value={apparel} onChange={(value) => dispatch(setApparel(value))} />
         <button
           type="button"
           className={`btn btn-sm ${mirrored ? 'btn-dark' : 'btn-plain'}`}
@@ -169,17 +162,7 @@ export function ReadPlace() {
           <PersonStanding size={15} aria-hidden /> As top
         </button>
         <BuildChoice />
-        <SelectField
-          label="Rules"
-          hideLabel
-          value={rules}
-          choices={[
-            { value: '', name: 'No rules profile' },
-            ...SHIPPED_PROFILES.map(({ id, name }) => ({ value: id, name: `Rules: ${name}` })),
-          ]}
-          onChange={(value) => dispatch(setRules(value))}
-        />
-        {profile && <span className="soft small">The event’s current rule book decides.</span>}
+        <RulesChoice inBar />
       </header>
       <Trail map={map} trail={trail} onBack={stepBack} />
       <div

@@ -73,7 +73,12 @@ export function PositionPlan({ map, weighing, at }: Props) {
                       return (
                         <td key={`${move} ${r}`} className={exchange ? '' : 'hole'}>
                           {exchange ? (
-                            <Link to={`/${map.id}/map?sel=exchange.${exchange}`}>{payoff.toFixed(2)}</Link>
+                            <Link
+                              to={`/${map.id}/map?sel=exchange.${exchange}`}
+                              title={`comes up ${(weighing.visits[exchange] ?? 0).toFixed(2)} times a round`}
+                            >
+                              {payoff.toFixed(2)}
+                            </Link>
                           ) : (
                             <>
                               {payoff.toFixed(2)} <small>hole</small>

@@ -1,16 +1,17 @@
 import './weigh.scss';
 import { SHIPPED_PROFILES, type Weighing, type WeighOptions } from '@aftersquall/core';
 import { useMemo, useState } from 'react';
-import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
+import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { selectMap } from '../../store/mapSession.ts';
-import { setApparel, setRules } from '../../store/settings.ts';
+import { setApparel } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useWeighing } from '../../workers/useWeighing.ts';
-import { HOLD_CLASSES } from './holdClasses.ts';
 import { Insights } from './Insights.tsx';
 import { PositionPlan } from './PositionPlan.tsx';
+import { withoutChoices, withoutOptions } from './without.ts';
 
 /** What the map is worth, where it breaks, and what to fix first. */
 export function WeighPlace() {
@@ -22,14 +23,13 @@ export function WeighPlace() {
   const [continuation, setContinuation] = useState(map.settings.continuation);
   const [without, setWithout] = useState('');
   const options = useMemo((): WeighOptions => {
-    const banned = HOLD_CLASSES.find(({ name }) => name === without);
     const profile = SHIPPED_PROFILES.find(({ id }) => id === rules);
     return {
       apparel,
       submissionWorth: submission,
       continuation,
       ...(profile && { rules: profile }),
-      ...(banned && { forbiddenHolds: [banned.holds] }),
+      ...withoutOptions(without),
     };
   }, [apparel, rules, submission, continuation, without]);
   const { weighing, trouble, stale } = useWeighing(map, options);
@@ -39,33 +39,13 @@ export function WeighPlace() {
     <>
       <header className="place-bar">
         <h1>Weigh</h1>
-        <ChoiceToggle
-          label="Apparel"
-          value={apparel}
-          choices={[
-            ['gi', 'Gi'],
-            ['no-gi', 'No-gi'],
-          ]}
-          onChange={(value) => dispatch(setApparel(value))}
-        />
-        <SelectField
-          label="Rules"
-          hideLabel
-          value={rules}
-          choices={[
-            { value: '', name: 'No rules profile' },
-            ...SHIPPED_PROFILES.map(({ id, name }) => ({ value: id, name: `Rules: ${name}` })),
-          ]}
-          onChange={(value) => dispatch(setRules(value))}
-        />
+        <ApparelToggle value={apparel} onChange={(value) => dispatch(setApparel(value))} />
+        <RulesChoice inBar />
         <SelectField
           label="Without"
           hideLabel
           value={without}
-          choices={[
-            { value: '', name: 'With every hold' },
-            ...HOLD_CLASSES.map(({ name }) => ({ value: name, name: `Without ${name}` })),
-          ]}
+          choices={withoutChoices(map)}
           onChange={setWithout}
         />
         <WhatIf

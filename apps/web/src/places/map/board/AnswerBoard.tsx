@@ -1,26 +1,23 @@
 import './board.scss';
 import { batch, type GuardMap, put, remove } from '@aftersquall/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, type RefObject, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { changeMap, told } from '../../../store/mapSession.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newMove, newPosition } from '../newThings.ts';
 import type { Selection } from '../selection.ts';
 import { BoardCellView } from './BoardCellView.tsx';
+import { BoardKeys } from './BoardKeys.tsx';
 import type { Board, BoardColumn, BoardRow } from './boardModel.ts';
 import { cellOf } from './boardModel.ts';
 import { CellEditor } from './CellEditor.tsx';
 import { NameEditor } from './NameEditor.tsx';
+import { NewPosition } from './NewPosition.tsx';
 import { ReactionDialog } from './ReactionDialog.tsx';
 import { RowHead } from './RowHead.tsx';
+import { type Spot, spotKey, useSpot } from './useSpot.ts';
 
 const SIZE = { head: 252, column: 152, position: 40, move: 56, header: 62, editor: 360 } as const;
-
-/** Where the focus is: a row and a column by their keys; `head` is the name at the left. */
-export interface Spot {
-  row: string;
-  column: string;
-}
 
 interface Props {
   map: GuardMap;
@@ -46,25 +43,7 @@ export function AnswerBoard({ map, board, system, asked, onSpot: tell, selected,
   const [editing, setEditing] = useState<Editing>();
   const [adding, setAdding] = useState(false);
   const [naming, setNaming] = useState(false);
-  // The focus is the board's own, so that keys pressed faster than the address changes all count.
-  const [spot, setSpot] = useState(asked);
-  const ours = useRef<string[]>(asked ? [spotKey(asked)] : []);
-  const onSpot = (next: Spot) => {
-    ours.current.push(spotKey(next));
-    setSpot(next);
-    tell(next);
-  };
-  const askedKey = asked && spotKey(asked);
-  useEffect(() => {
-    if (!asked || !askedKey) return;
-    // The address comes after us; what we told it ourselves, perhaps some keys ago, is no request.
-    if (ours.current.at(-1) === askedKey) ours.current = [askedKey];
-    else if (!ours.current.includes(askedKey)) {
-      ours.current = [askedKey];
-      setSpot(asked);
-    }
-  }, [askedKey]);
-
+  const [spot, onSpot] = useSpot(asked, tell);
   const rowAt = Math.max(
     0,
     rows.findIndex(({ key }) => key === spot?.row),
@@ -352,74 +331,4 @@ export function AnswerBoard({ map, board, system, asked, onSpot: tell, selected,
   );
 }
 
-const spotKey = ({ row, column }: Spot): string => `${row}.${column}`;
-
 export const cellId = (row: string, column: string): string => `cell-${row}-${column.replace('~', 'other-')}`;
-
-/** The keys that make something new, always in sight. */
-function BoardKeys() {
-  const keys: [string, string][] = [
-    ['type', 'an answer'],
-    ['Tab', 'next'],
-    ['+', 'move'],
-    ['&', 'move that looks the same'],
-    ['|', 'what top does'],
-    ['@', 'position'],
-    ['Space', 'open'],
-    ['Del', 'clear'],
-  ];
-  return (
-    <div className="board-keys" aria-hidden>
-      {keys.map(([key, does]) => (
-        <span key={key}>
-          <kbd>{key}</kbd> {does}
-        </span>
-      ))}
-    </div>
-  );
-}
-
-/** One line to name a position in, without leaving the board. */
-function NewPosition({
-  onName,
-  onHide,
-  board,
-}: {
-  onName: (name: string) => void;
-  onHide: () => void;
-  board: RefObject<HTMLDivElement | null>;
-}) {
-  const [name, setName] = useState('');
-  const end = () => {
-    onHide();
-    board.current?.focus({ preventScroll: true });
-  };
-  return (
-    <form
-      className="board-naming"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (name.trim()) onName(name.trim());
-        end();
-      }}
-    >
-      <label htmlFor="board-new-position">Name of the new position</label>
-      <input
-        id="board-new-position"
-        className="form-control form-control-sm"
-        autoFocus
-        value={name}
-        maxLength={120}
-        onChange={(event) => setName(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key !== 'Escape') return;
-          event.stopPropagation();
-          end();
-        }}
-      />
-      <button type="submit" className="btn btn-sm btn-now">
-        Add
-      </button>
-    </form>
-  );
-}

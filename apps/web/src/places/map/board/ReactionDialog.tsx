@@ -1,8 +1,8 @@
 import { batch, type Command, type GuardMap, put, type ReactionRef } from '@aftersquall/core';
 import { matchSorter } from 'match-sorter';
-import { type KeyboardEvent, useState } from 'react';
+import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
-import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
+import { ChoiceSearch } from '../../../components/ChoiceSearch.tsx';
 import { reactionValue } from '../../../components/fields/landingChoices.ts';
 import { changeMap } from '../../../store/mapSession.ts';
 import { useAppDispatch } from '../../../store/store.ts';
@@ -20,7 +20,6 @@ interface Props {
 export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
   const dispatch = useAppDispatch();
   const [typed, setTyped] = useState('');
-  const [chosen, setChosen] = useState(0);
   const look = row.kind === 'move' ? row.look : row.position.looks[0];
   const mirrored = typed.trimStart().startsWith('~');
   const name = typed.trim().replace(/^~\s*/, '');
@@ -56,17 +55,6 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
     if (dispatch(changeMap(batch(commands, `What top does in “${row.position.name}”`))).length === 0)
       onAdded(reactionValue(ref));
   };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const next = stepped(event.key, chosen, choices.length);
-    if (next !== undefined) {
-      event.preventDefault();
-      setChosen(next);
-    }
-    if (event.key === 'Enter') {
-      event.preventDefault();
-      add(chosen);
-    }
-  };
   return (
     <Modal show onHide={onHide} aria-labelledby="reaction-title" animation={false}>
       <Modal.Header closeButton>
@@ -76,32 +64,16 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
       </Modal.Header>
       <Modal.Body>
         {look ? (
-          <>
-            <input
-              className="form-control"
-              aria-label="What top does"
-              role="combobox"
-              aria-expanded={choices.length > 0}
-              aria-controls="reaction-list"
-              aria-activedescendant={choices.length > 0 ? `reaction-list-${chosen}` : undefined}
-              placeholder="posts, whizzer, stands up… (~ in front: on the other side)"
-              autoFocus
-              value={typed}
-              onChange={(event) => {
-                setTyped(event.target.value);
-                setChosen(0);
-              }}
-              onKeyDown={onKeyDown}
-            />
-            <ChoiceList
-              id="reaction-list"
-              label="Reactions"
-              className="standing"
-              choices={choices}
-              chosen={chosen}
-              onPick={add}
-            />
-          </>
+          <ChoiceSearch
+            id="reaction-list"
+            label="What top does"
+            listLabel="Reactions"
+            placeholder="posts, whizzer, stands up… (~ in front: on the other side)"
+            typed={typed}
+            onType={setTyped}
+            choices={choices}
+            onPick={add}
+          />
         ) : (
           <p>Add a move first: a reaction answers what a move looks like.</p>
         )}

@@ -1,11 +1,11 @@
-import { type Finding, type GuardMap, indexMap, type Severity, SHIPPED_PROFILES } from '@aftersquall/core';
+import { type Finding, type GuardMap, indexMap, type Severity } from '@aftersquall/core';
 import { CircleAlert, Info, TriangleAlert, Wrench } from 'lucide-react';
 import { useState } from 'react';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { RulesChoice } from '../../../components/RulesChoice.tsx';
 import { changeMap } from '../../../store/mapSession.ts';
-import { setRules } from '../../../store/settings.ts';
-import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
-import type { Spot } from '../board/AnswerBoard.tsx';
+import { useAppDispatch } from '../../../store/store.ts';
+import type { Spot } from '../board/useSpot.ts';
 import type { Selection, SheetKind } from '../selection.ts';
 
 interface Props {
@@ -25,8 +25,6 @@ const SHOWN = 60;
 
 /** Everything that deserves a look, by severity: where it is, what it says, how it can be mended. */
 export function FindingsPane({ map, findings, fresh, onJump }: Props) {
-  const dispatch = useAppDispatch();
-  const { rules } = useAppSelector((state) => state.settings);
   const codes = [...new Set(findings.map(({ code }) => code))].sort();
   const [code, setCode] = useState('');
   const [whole, setWhole] = useState<Severity>();
@@ -34,15 +32,7 @@ export function FindingsPane({ map, findings, fresh, onJump }: Props) {
   return (
     <>
       <div className="pane-fields">
-        <SelectField
-          label="Rules"
-          value={rules}
-          choices={[
-            { value: '', name: 'none' },
-            ...SHIPPED_PROFILES.map(({ id, name }) => ({ value: id, name })),
-          ]}
-          onChange={(value) => dispatch(setRules(value))}
-        />
+        <RulesChoice />
         <SelectField
           label="Show"
           value={codes.includes(code) ? code : ''}
@@ -53,7 +43,6 @@ export function FindingsPane({ map, findings, fresh, onJump }: Props) {
           onChange={setCode}
         />
       </div>
-      {rules && <p className="soft small mb-1">The event’s current rule book decides.</p>}
       {findings.length === 0 && fresh && <p>Nothing to mend: the map holds together.</p>}
       {SEVERITIES.map(({ severity, name, icon: Icon }) => {
         const list = shown.filter((finding) => finding.severity === severity);

@@ -1,4 +1,4 @@
-/** A small seeded generator (mulberry32), so that tests and benches see the same numbers every time. */
+/** A small seeded generator (mulberry32, public domain): the same seed gives the same numbers in [0, 1) every time. */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

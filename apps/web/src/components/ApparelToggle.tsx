@@ -1,0 +1,23 @@
+import type { Apparel } from '@aftersquall/core';
+import { ChoiceToggle } from './ChoiceToggle.tsx';
+
+interface Props {
+  label?: string;
+  value: Apparel;
+  onChange: (value: Apparel) => void;
+}
+
+/** With the jacket or without. */
+export function ApparelToggle({ label = 'Apparel', value, onChange }: Props) {
+  return (
+    <ChoiceToggle<Apparel>
+      label={label}
+      value={value}
+      choices={[
+        ['gi', 'Gi'],
+        ['no-gi', 'No-gi'],
+      ]}
+      onChange={onChange}
+    />
+  );
+}

@@ -1,0 +1,62 @@
+import {
+  type GuardMap,
+  indexMap,
+  OUTCOME_WORDS,
+  OUTCOMES,
+  type Outcome,
+  type WeighOptions,
+} from '@aftersquall/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { SelectField } from '../../components/fields/SelectField.tsx';
+import { useBestChains } from '../../workers/useWeighing.ts';
+
+interface Props {
+  map: GuardMap;
+  options: WeighOptions;
+  at: string;
+}
+
+/** The likeliest chains from a position to an outcome. */
+export function Chains({ map, options, at }: Props) {
+  const [outcome, setOutcome] = useState<Outcome>('submission');
+  const chains = useBestChains(map, options, at, outcome);
+  const index = indexMap(map);
+  return (
+    <>
+      <h2 className="mt-3">Best chains from {index.position.get(at)?.name}</h2>
+      <SelectField
+        label="Ending"
+        value={outcome}
+        choices={OUTCOMES.map((value) => ({ value, name: OUTCOME_WORDS[value] }))}
+        onChange={(value) => setOutcome(value as Outcome)}
+      />
+      {chains?.length === 0 && (
+        <p className="mt-2">No chain leads there against a top who always knows best.</p>
+      )}
+      <ol className="list-unstyled mt-2" aria-label="Best chains" aria-busy={!chains}>
+        {chains?.map(({ exchanges, chance, countered }) => (
+          <li key={exchanges.join(' ')} className="stake">
+            <b>{(chance * 100).toFixed(1)} %</b>
+            <span>
+              {exchanges.map((id, i) => {
+                const { move, reaction } = index.exchange.get(id)!;
+                return (
+                  <span key={id}>
+                    {i > 0 && ' → '}
+                    <Link to={`/${map.id}/map?sel=exchange.${id}`}>{index.move.get(move)?.name}</Link>
+                    {reaction !== 'none' && (
+                      <span className="soft"> | {index.reaction.get(reaction.id)?.name}</span>
+                    )}
+                  </span>
+                );
+              })}
+            </span>
+            <small className="soft">countered on the way {(countered * 100).toFixed(1)} %</small>
+          </li>
+        ))}
+      </ol>
+      <p className="soft small">Bottom makes these moves; top answers from its best mix.</p>
+    </>
+  );
+}

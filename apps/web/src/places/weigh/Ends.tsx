@@ -1,0 +1,94 @@
+import {
+  ENDS,
+  type End,
+  type GuardMap,
+  OUTCOME_WORDS,
+  type Weighing,
+  type WeighOptions,
+} from '@aftersquall/core';
+import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
+import { Bar } from 'react-chartjs-2';
+import { useAppSelector } from '../../store/store.ts';
+import { SIMULATED, useSimulation } from '../../workers/useWeighing.ts';
+
+Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
+
+interface Props {
+  map: GuardMap;
+  weighing: Weighing;
+  options: WeighOptions;
+  at: string;
+}
+
+const endName = (end: End): string =>
+  end === 'time' ? 'time runs out' : end === 'stuck' ? 'nothing more to do' : OUTCOME_WORDS[end];
+
+/** How rounds end from a position: exact, and by chance beside it. */
+export function Ends({ map, weighing, options, at }: Props) {
+  const theme = useAppSelector(({ settings }) => settings.theme);
+  const place = map.positions.findIndex(({ id }) => id === at);
+  const played = useSimulation(map, options, place);
+  const odds = weighing.odds[place];
+  if (!odds) return null;
+  const shown = ENDS.filter((end) => odds[end] > 0.0005).sort((a, b) => odds[b] - odds[a]);
+  const ink = theme === 'dark' ? '#ece4d4' : '#1f2a33';
+  return (
+    <>
+      <h2 className="mt-3">How rounds end from {map.positions[place]?.name}</h2>
+      <div style={{ height: 40 + shown.length * 30 }}>
+        <Bar
+          aria-label="Chance of each end"
+          role="img"
+          data={{
+            labels: shown.map(endName),
+            datasets: [
+              {
+                data: shown.map((end) => Math.round(odds[end] * 1000) / 10),
+                backgroundColor: theme === 'dark' ? '#63cdb5' : '#0d6555',
+              },
+            ],
+          }}
+          options={{
+            indexAxis: 'y',
+            maintainAspectRatio: false,
+            animation: false,
+            scales: {
+              x: {
+                ticks: { color: ink, callback: (value) => `${value} %` },
+                grid: { color: 'rgba(128,128,128,.25)' },
+              },
+              y: { ticks: { color: ink }, grid: { display: false } },
+            },
+          }}
+        />
+      </div>
+      <table className="ends mt-2">
+        <caption className="visually-hidden">Chance of each end</caption>
+        <thead>
+          <tr>
+            <td />
+            <th scope="col">exact, %</th>
+            <th scope="col">played, %</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((end) => (
+            <tr key={end}>
+              <th scope="row">{endName(end)}</th>
+              <td>{(odds[end] * 100).toFixed(1)}</td>
+              <td className="soft">
+                {played
+                  ? `${(played.share[end] * 100).toFixed(1)} ± ${(played.error[end] * 100).toFixed(1)}`
+                  : '…'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="soft small">
+        On average {weighing.exchanges[place]?.toFixed(1)} exchanges. Top knows best all the time. Played:{' '}
+        {SIMULATED.toLocaleString('en')} rounds by chance, with their standard error.
+      </p>
+    </>
+  );
+}
