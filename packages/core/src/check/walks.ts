@@ -5,7 +5,7 @@ import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Move, Step } from '../model/move.ts';
 import type { Position } from '../model/position.ts';
-import type { ReactionRef } from '../model/reaction.ts';
+import { type ReactionRef, reactionKey } from '../model/reaction.ts';
 import { stepsOf } from '../model/seconds.ts';
 
 const startOf = (position: Position): Moment => ({
@@ -67,7 +67,7 @@ export function momentsAt(map: GuardMap, position: Position): Moment[] {
   const index = indexMap(map);
   const start = startOf(position);
   const named = new Map<string, ReactionRef>();
-  const name = (ref: ReactionRef) => named.set(`${ref.mirrored ? '~' : ''}${ref.id}`, ref);
+  const name = (ref: ReactionRef) => named.set(reactionKey(ref), ref);
   for (const look of position.looks) for (const ref of look.reactions) name(ref);
   for (const move of index.movesOf(position.id)) {
     for (const { reaction } of index.exchangesOf(move.id)) if (reaction !== 'none') name(reaction);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { LandingSchema } from './outcome.ts';
 import { ChanceSchema, IdSchema, SecondsSchema, TextSchema } from './primitives.ts';
-import { ReactionRefSchema } from './reaction.ts';
+import { ReactionRefSchema, reactionKey } from './reaction.ts';
 
 export const BasisSchema = z.enum(['coach', 'logged', 'blended']);
 export type Basis = z.infer<typeof BasisSchema>;
@@ -29,6 +29,6 @@ export type Exchange = z.infer<typeof ExchangeSchema>;
 /** The key that must be unique in a map. */
 export function exchangeKey(exchange: Pick<Exchange, 'move' | 'reaction' | 'variant'>): string {
   const { move, reaction, variant } = exchange;
-  const met = reaction === 'none' ? 'none' : `${reaction.mirrored ? '~' : ''}${reaction.id}`;
+  const met = reactionKey(reaction);
   return `${move}|${met}|${variant ?? ''}`;
 }

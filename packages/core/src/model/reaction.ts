@@ -35,3 +35,7 @@ export type Reaction = z.infer<typeof ReactionSchema>;
 
 export const ReactionRefSchema = z.strictObject({ id: IdSchema, mirrored: z.boolean().optional() });
 export type ReactionRef = z.infer<typeof ReactionRefSchema>;
+
+/** A reaction on its side as one word, "~" in front of the other side; "none" where top does nothing. */
+export const reactionKey = (reaction: ReactionRef | 'none'): string =>
+  reaction === 'none' ? 'none' : `${reaction.mirrored ? '~' : ''}${reaction.id}`;

@@ -10,7 +10,7 @@ import type { Move } from '../model/move.ts';
 import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
-import type { ReactionRef } from '../model/reaction.ts';
+import { type ReactionRef, reactionKey } from '../model/reaction.ts';
 import { exchangeSeconds, stepsOf } from '../model/seconds.ts';
 import { legality } from '../rules/legality.ts';
 import type { RulesProfile } from '../rules/profile.ts';
@@ -110,7 +110,7 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
     if (own.length === 0) return [];
     const reactions = new Map<string, ReactionRef>();
     const add = (ref: ReactionRef) => {
-      if (!silent.has(ref.id)) reactions.set(`${ref.mirrored ? '~' : ''}${ref.id}`, ref);
+      if (!silent.has(ref.id)) reactions.set(reactionKey(ref), ref);
     };
     for (const ref of look.reactions) add(ref);
     for (const move of own) {

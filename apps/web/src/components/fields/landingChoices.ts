@@ -39,9 +39,7 @@ export function landingChoices(map: GuardMap): Choice[] {
   ];
 }
 
-export const reactionValue = (reaction: ReactionRef | 'none'): string =>
-  reaction === 'none' ? 'none' : `${reaction.mirrored ? '~' : ''}${reaction.id}`;
-
+/** What `reactionKey` made one word, as it was. */
 export function reactionOf(value: string): ReactionRef | 'none' {
   if (value === 'none') return 'none';
   return value.startsWith('~') ? { id: value.slice(1), mirrored: true } : { id: value };

@@ -8,6 +8,7 @@ import {
   indexMap,
   MASS_RANGE,
   type ProfileDirection,
+  reactionKey,
   STANCE_NAMES,
   STANCES,
   STATURE_RANGE,
@@ -19,7 +20,7 @@ import { Columns2, RotateCcw, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
-import { reactionOf, reactionValue } from '../../components/fields/landingChoices.ts';
+import { reactionOf } from '../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { selectMap } from '../../store/mapSession.ts';
@@ -100,7 +101,7 @@ export function BalancePlace() {
               ...position.looks
                 .flatMap(({ reactions }) => reactions)
                 .map((ref) => ({
-                  value: reactionValue(ref),
+                  value: reactionKey(ref),
                   name: index.reaction.get(ref.id)?.name ?? ref.id,
                 })),
             ].filter(({ value }, i, list) => list.findIndex((other) => other.value === value) === i)}

@@ -1,11 +1,6 @@
-import { applyCommand, batch, emptyMap, freshId, put, validateMap } from '@aftersquall/core';
+import { applyCommand, batch, emptyMap, freshId, put, reactionKey, validateMap } from '@aftersquall/core';
 import { expect, it } from 'vitest';
-import {
-  landingOf,
-  landingValue,
-  reactionOf,
-  reactionValue,
-} from '../../components/fields/landingChoices.ts';
+import { landingOf, landingValue, reactionOf } from '../../components/fields/landingChoices.ts';
 import { newExchange, newMove, newPosition, newReaction } from './newThings.ts';
 
 it('makes ids of names, never the same twice', () => {
@@ -42,6 +37,6 @@ it('reads landings and reactions back from what a select holds', () => {
   }
   expect(landingOf('')).toBeUndefined();
   for (const reaction of ['none' as const, { id: 'r' }, { id: 'r', mirrored: true }]) {
-    expect(reactionOf(reactionValue(reaction))).toEqual(reaction);
+    expect(reactionOf(reactionKey(reaction))).toEqual(reaction);
   }
 });

@@ -5,12 +5,12 @@ import {
   type Moment,
   type Position,
   type ReactionRef,
+  reactionKey,
   sided,
   signsWords,
   wordContext,
 } from '@aftersquall/core';
 import { useState } from 'react';
-import { reactionValue } from '../../components/fields/landingChoices.ts';
 
 interface Props {
   map: GuardMap;
@@ -29,14 +29,14 @@ export function ReactionPicker({ map, position, mirrored, met, moment, onChoose 
   const here = sided('position', position, mirrored);
   const context = wordContext(here);
   const listed = new Map<string, ReactionRef>();
-  for (const look of here.looks) for (const ref of look.reactions) listed.set(reactionValue(ref), ref);
+  for (const look of here.looks) for (const ref of look.reactions) listed.set(reactionKey(ref), ref);
   const listedIds = new Set([...listed.values()].map(({ id }) => id));
   const others: ReactionRef[] = map.reactions
     .filter(({ id }) => !listedIds.has(id))
     .map(({ id }) => ({ id, ...(mirrored && { mirrored }) }));
 
   const button = (ref: ReactionRef) => {
-    const value = reactionValue(ref);
+    const value = reactionKey(ref);
     const reaction = index.reaction.get(ref.id);
     const otherSide = Boolean(ref.mirrored) !== mirrored;
     return (

@@ -9,6 +9,7 @@ import {
   put,
   type ReadOption,
   type ReadRequest,
+  reactionKey,
   readAsTop,
   readReaction,
   SHIPPED_PROFILES,
@@ -20,7 +21,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
-import { reactionOf, reactionValue } from '../../components/fields/landingChoices.ts';
+import { reactionOf } from '../../components/fields/landingChoices.ts';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { changeMap, selectMap } from '../../store/mapSession.ts';
 import { setApparel } from '../../store/settings.ts';
@@ -57,9 +58,7 @@ export function ReadPlace() {
   const flip = () => {
     const reaction = met && met !== 'none' ? reactionOf(met) : undefined;
     const turned =
-      reaction && reaction !== 'none'
-        ? reactionValue({ id: reaction.id, mirrored: !reaction.mirrored })
-        : met;
+      reaction && reaction !== 'none' ? reactionKey({ id: reaction.id, mirrored: !reaction.mirrored }) : met;
     if (byHolds) {
       setMoment({
         holds: moment.holds.map((hold) => mirror('hold', hold)),
@@ -112,7 +111,7 @@ export function ReadPlace() {
     set({
       trail: trail.slice(0, -1).join(','),
       at: from?.position,
-      met: last && reactionValue(last.reaction),
+      met: last && reactionKey(last.reaction),
       side: '',
       ended: '',
       by: '',

@@ -1,5 +1,4 @@
-import { type GuardMap, landingWords, type TopOption } from '@aftersquall/core';
-import { reactionValue } from '../../components/fields/landingChoices.ts';
+import { type GuardMap, landingWords, reactionKey, type TopOption } from '@aftersquall/core';
 
 interface Props {
   map: GuardMap;
@@ -15,8 +14,8 @@ export function TopAnswers({ map, options, mirrored, onSee }: Props) {
   const list = (some: readonly TopOption[], label: string) => (
     <ol className="list-unstyled" aria-label={label}>
       {some.map(({ ref, reaction, best, hurt, breaks }) => (
-        <li key={reactionValue(ref)} className="top-card">
-          <button type="button" onClick={() => onSee(reactionValue(ref))}>
+        <li key={reactionKey(ref)} className="top-card">
+          <button type="button" onClick={() => onSee(reactionKey(ref))}>
             <b className="top">
               {reaction.name}
               {Boolean(ref.mirrored) !== mirrored && ' (other side)'}

@@ -1,4 +1,4 @@
-import { type GuardMap, indexMap, type Weighing } from '@aftersquall/core';
+import { type GuardMap, indexMap, reactionKey, type Weighing } from '@aftersquall/core';
 import { Link } from 'react-router';
 
 /** So many are listed of each kind. */
@@ -58,7 +58,7 @@ function HoleList({ map, holes }: { map: GuardMap; holes: Weighing['holes'] }) {
   return (
     <ol className="list-unstyled">
       {holes.map(({ position, move, reaction, stake, visits }) => {
-        const column = reaction ? `${reaction.mirrored ? '~' : ''}${reaction.id}` : 'none';
+        const column = reactionKey(reaction ?? 'none');
         return (
           <li key={`${move} ${column}`} className="stake">
             <b>{stake.toFixed(3)}</b>

@@ -1,4 +1,4 @@
-import { type GuardMap, indexMap, type Weighing } from '@aftersquall/core';
+import { type GuardMap, indexMap, reactionKey, type Weighing } from '@aftersquall/core';
 import { Link } from 'react-router';
 import { planWords } from './planWords.ts';
 
@@ -45,15 +45,13 @@ export function PositionPlan({ map, weighing, at }: Props) {
                 <tr>
                   <td />
                   {plan.matrix.reactions.map((ref) => (
-                    <th key={`${ref.mirrored}${ref.id}`} scope="col">
+                    <th key={reactionKey(ref)} scope="col">
                       {index.reaction.get(ref.id)?.name}
                       {ref.mirrored && ' (other side)'}
                       <ShareBar
                         share={
-                          plan.reactions.find(
-                            ({ what }) =>
-                              what.id === ref.id && Boolean(what.mirrored) === Boolean(ref.mirrored),
-                          )?.share ?? 0
+                          plan.reactions.find(({ what }) => reactionKey(what) === reactionKey(ref))?.share ??
+                          0
                         }
                       />
                     </th>

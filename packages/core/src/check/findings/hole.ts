@@ -1,4 +1,5 @@
 import { indexMap } from '../../model/indexMap.ts';
+import { reactionKey } from '../../model/reaction.ts';
 import type { Check } from '../finding.ts';
 import { holes } from '../holes.ts';
 
@@ -9,7 +10,7 @@ export const hole: Check = (map) =>
     return {
       code: 'hole',
       severity: 'warning',
-      place: { kind: 'move', id: move.id, path: `${reaction.mirrored ? '~' : ''}${reaction.id}` },
+      place: { kind: 'move', id: move.id, path: reactionKey(reaction) },
       sentence: `In "${position.name}", "${move.name}" has no answer when top ${lower(name)}.`,
       mend: 'Add the exchange, or take the reaction off this look.',
     };

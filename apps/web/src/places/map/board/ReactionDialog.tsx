@@ -1,9 +1,8 @@
-import { batch, type Command, type GuardMap, put, type ReactionRef } from '@aftersquall/core';
+import { batch, type Command, type GuardMap, put, type ReactionRef, reactionKey } from '@aftersquall/core';
 import { matchSorter } from 'match-sorter';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { ChoiceSearch } from '../../../components/ChoiceSearch.tsx';
-import { reactionValue } from '../../../components/fields/landingChoices.ts';
 import { changeMap } from '../../../store/mapSession.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newReaction } from '../newThings.ts';
@@ -23,13 +22,13 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
   const look = row.kind === 'move' ? row.look : row.position.looks[0];
   const mirrored = typed.trimStart().startsWith('~');
   const name = typed.trim().replace(/^~\s*/, '');
-  const listed = new Set(look?.reactions.map(reactionValue));
+  const listed = new Set(look?.reactions.map(reactionKey));
   const known = matchSorter(map.reactions, name, {
     keys: ['name', 'aliases', 'group'],
     threshold: matchSorter.rankings.CONTAINS,
   })
     .map((reaction) => ({ reaction, ref: { id: reaction.id, ...(mirrored && { mirrored }) } as ReactionRef }))
-    .filter(({ ref }) => !listed.has(reactionValue(ref)))
+    .filter(({ ref }) => !listed.has(reactionKey(ref)))
     .slice(0, 8);
   const exact = known.some(({ reaction }) => reaction.name.toLowerCase() === name.toLowerCase());
   const choices = known.map(({ reaction }) => ({
@@ -53,7 +52,7 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
     const looks = row.position.looks.map((other) => (other.id === look.id ? { ...look, reactions } : other));
     commands.push(put('position', { ...row.position, looks }));
     if (dispatch(changeMap(batch(commands, `What top does in “${row.position.name}”`))).length === 0)
-      onAdded(reactionValue(ref));
+      onAdded(reactionKey(ref));
   };
   return (
     <Modal show onHide={onHide} aria-labelledby="reaction-title" animation={false}>

@@ -7,8 +7,8 @@ import {
   type Position,
   REACTION_GROUPS,
   type ReactionRef,
+  reactionKey,
 } from '@aftersquall/core';
-import { reactionValue } from '../../../components/fields/landingChoices.ts';
 
 export interface BoardColumn {
   /** `none`, a reaction's id, or `~` and its id on the other side. */
@@ -48,7 +48,7 @@ export function boardOf(map: GuardMap, shown: (position: Position) => boolean): 
   const index = indexMap(map);
   const rows: BoardRow[] = [];
   const used = new Map<string, ReactionRef>();
-  const use = (ref: ReactionRef) => used.set(reactionValue(ref), ref);
+  const use = (ref: ReactionRef) => used.set(reactionKey(ref), ref);
   for (const position of map.positions.filter(shown)) {
     const moves = index.movesOf(position.id);
     rows.push({ kind: 'position', key: position.id, position, moves: moves.length });
@@ -78,7 +78,7 @@ export function boardOf(map: GuardMap, shown: (position: Position) => boolean): 
   const columns: BoardColumn[] = [
     { key: 'none', reaction: 'none', name: 'Nothing: top is late' },
     ...reactions.map((reaction) => ({
-      key: reactionValue(reaction),
+      key: reactionKey(reaction),
       reaction,
       name: `${index.reaction.get(reaction.id)?.name ?? reaction.id}${reaction.mirrored ? ' (other side)' : ''}`,
     })),
@@ -95,9 +95,9 @@ export function cellOf(map: GuardMap, row: BoardRow, column: BoardColumn): Board
   if (row.kind === 'position') return undefined;
   const met = indexMap(map)
     .exchangesOf(row.move.id)
-    .filter(({ reaction }) => reactionValue(reaction) === column.key);
+    .filter(({ reaction }) => reactionKey(reaction) === column.key);
   const shown = met.find(({ variant }) => variant === row.move.houseVariant) ?? met[0];
   if (shown) return { kind: 'answer', exchange: shown, others: met.length - 1 };
-  const listed = row.look.reactions.some((ref) => reactionValue(ref) === column.key);
+  const listed = row.look.reactions.some((ref) => reactionKey(ref) === column.key);
   return listed ? { kind: 'hole' } : { kind: 'unlisted' };
 }

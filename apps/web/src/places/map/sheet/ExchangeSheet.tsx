@@ -1,11 +1,10 @@
-import { type Exchange, exchangeSeconds, indexMap, type Landing } from '@aftersquall/core';
+import { type Exchange, exchangeSeconds, indexMap, type Landing, reactionKey } from '@aftersquall/core';
 import {
   landingChoices,
   landingOf,
   landingValue,
   reactionChoices,
   reactionOf,
-  reactionValue,
 } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
@@ -40,7 +39,7 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
       <div className="fields mt-2">
         <SelectField
           label="Met by"
-          value={reactionValue(exchange.reaction)}
+          value={reactionKey(exchange.reaction)}
           choices={[{ value: 'none', name: 'nothing: top is late' }, ...reactionChoices(map)]}
           onChange={(value) => save({ reaction: reactionOf(value) })}
         />

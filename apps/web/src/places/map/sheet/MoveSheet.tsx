@@ -5,6 +5,7 @@ import {
   MOVE_KINDS,
   type Move,
   put,
+  reactionKey,
   wordContext,
 } from '@aftersquall/core';
 import { Scale } from 'lucide-react';
@@ -12,7 +13,7 @@ import { Link } from 'react-router';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { FitsField } from '../../../components/fields/FitsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
-import { reactionChoices, reactionOf, reactionValue } from '../../../components/fields/landingChoices.ts';
+import { reactionChoices, reactionOf } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { Hazards } from '../../../components/Hazards.tsx';
@@ -35,7 +36,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
   const looks = position?.looks ?? [];
   const context = position ? wordContext(position) : ({ leadSide: 'R' } as const);
   const exchanges = index.exchangesOf(id);
-  const answered = new Set(exchanges.map(({ reaction }) => reactionValue(reaction)));
+  const answered = new Set(exchanges.map(({ reaction }) => reactionKey(reaction)));
   const addAnswer = (value: string) => {
     const exchange = newExchange(map, move, reactionOf(value));
     dispatch(changeMap(put('exchange', exchange)));

@@ -11,6 +11,7 @@ import {
   type Move,
   type Position,
   put,
+  reactionKey,
   wordContext,
 } from '@aftersquall/core';
 import { Plus } from 'lucide-react';
@@ -25,7 +26,6 @@ import {
   landingValue,
   reactionChoices,
   reactionOf,
-  reactionValue,
 } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
@@ -248,7 +248,7 @@ function LookPart({ look, position, map, select, open }: LookProps) {
       <div className="chip-field mb-2" role="group" aria-label={`What top does about: ${look.name}`}>
         {look.reactions.map((reaction) => (
           <button
-            key={reactionValue(reaction)}
+            key={reactionKey(reaction)}
             type="button"
             className="chip of-top"
             onClick={() => select({ kind: 'reaction', id: reaction.id })}
@@ -264,7 +264,7 @@ function LookPart({ look, position, map, select, open }: LookProps) {
           choices={[
             { value: '', name: '+ what top does' },
             ...reactionChoices(map).filter(
-              ({ value }) => !look.reactions.some((known) => reactionValue(known) === value),
+              ({ value }) => !look.reactions.some((known) => reactionKey(known) === value),
             ),
           ]}
           onChange={(value) => {
@@ -316,7 +316,7 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
       ))}
       {open.map((hole) => (
         <button
-          key={reactionValue(hole.reaction)}
+          key={reactionKey(hole.reaction)}
           type="button"
           className="thing answer open"
           onClick={() => answer(hole)}
