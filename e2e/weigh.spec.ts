@@ -114,4 +114,6 @@ test('an empty map says why it cannot be weighed, a chosen rules profile who dec
   await expect(page.getByText('give at least one an entry weight')).toBeVisible();
   await page.getByLabel('Rules').selectOption({ index: 1 });
   await expect(page.getByText('The event’s current rule book decides.')).toBeVisible();
+  await page.getByRole('main').getByRole('link', { name: 'To the map' }).click();
+  await expect(page.getByRole('heading', { name: 'An empty map' })).toBeVisible();
 });

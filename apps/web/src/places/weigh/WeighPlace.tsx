@@ -1,6 +1,7 @@
 import './weigh.scss';
 import { SHIPPED_PROFILES, type Weighing, type WeighOptions } from '@aftersquall/core';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
@@ -70,7 +71,10 @@ export function WeighPlace() {
       {trouble ? (
         <div className="teach">
           <h1>This map cannot be weighed yet</h1>
-          <p>{trouble}.</p>
+          <p>{trouble.replace(/^./, (letter) => letter.toUpperCase())}.</p>
+          <Link className="btn btn-now" to={`/${map.id}/map`}>
+            To the map
+          </Link>
         </div>
       ) : (
         weighing && (
