@@ -1,4 +1,5 @@
-import { solveMatrixGame } from './solveMatrixGame.ts';
+import { type FlatGame, flatGame } from './flatGame.ts';
+import { stageGame } from './stageGame.ts';
 
 export interface StochasticLook {
   /** `hidden`: both choose at once. `seen`: the row is chosen knowing the column. */
@@ -6,6 +7,8 @@ export interface StochasticLook {
   payoff: readonly (readonly number[])[];
   /** For every cell the states it leads to with their probabilities; they may sum to less than 1. */
   next: readonly (readonly (readonly (readonly [state: number, probability: number])[])[])[];
+  /** The column is taken to be drawn from this mix with a chance of `trust`, else to be chosen as well as it can be. */
+  against?: { column: readonly number[]; trust: number } | undefined;
 }
 export interface StochasticGame {
   /** In (0, 1). */
@@ -18,7 +21,10 @@ export interface StochasticSolution {
   look: number[];
   /** The mixes in that look; on a `seen` look the row is the best one against the column that is chosen. */
   row: number[][];
+  /** The column's own mix, a known one left aside. */
   column: number[][];
+  /** On a `seen` look the best row against each column; else empty. */
+  reply: number[][];
   /** Sup norm of what one more step would change. */
   residual: number;
   iterations: number;
@@ -27,182 +33,242 @@ export interface SolveOptions {
   /** Largest residual; 1e-9 when absent. |V − V*| ≤ residual/(1 − discount). */
   tolerance?: number;
   /** A value to begin from, for instance that of a game that differs a little. */
-  start?: readonly number[];
+  start?: readonly number[] | undefined;
   maxIterations?: number;
+  /** Told the residual after every stage. */
+  onStage?: ((residual: number) => void) | undefined;
 }
 
-interface Policy {
+/** One step of value iteration and the policy that it takes; the mixes of state s stand from s × the most of a look. */
+interface Stage {
+  value: Float64Array;
   look: Int32Array;
-  row: number[][];
-  column: number[][];
+  row: Float64Array;
+  column: Float64Array;
+  reply: Int32Array;
+  residual: number;
 }
+
+/** A Newton step is taken if it leaves at most this share of the residual. */
+const WORTH_IT = 0.5;
+/** The linear system of a Newton step is solved this much closer than the residual it starts from. */
+const CLOSER = 1e-3;
 
 /**
  * The value of a finite discounted stochastic game (L. S. Shapley, "Stochastic Games", PNAS 39, 1953) by a safeguarded
  * Newton scheme: with both mixes fixed the values are a linear system, solved by sparse sweeps; the step is taken if it
  * brings the residual down, else one step of value iteration is, which always does.
- * @throws RangeError where the discount is not in (0, 1), a state has neither a look nor a rest, or probabilities are none.
+ *
+ * Where a look has a mix `against` it, its stage game is the restricted response λ·(A·q)·1ᵀ + (1 − λ)·A of Johanson,
+ * Zinkevich & Bowling, "Computing Robust Counter-Strategies" (NIPS 2007); on a `seen` look
+ * λ·Σ q(column)·max over rows + (1 − λ)·min over columns of max over rows.
+ * @throws RangeError where the discount is not in (0, 1), a state has neither a look nor a rest, a look is ragged, or
+ * probabilities are none.
  */
 export function solveStochasticGame(game: StochasticGame, options: SolveOptions = {}): StochasticSolution {
-  check(game);
-  const { tolerance = 1e-9, maxIterations = 5000 } = options;
-  const { states } = game;
-  let value: Float64Array = Float64Array.from({ length: states.length }, (_, i) => options.start?.[i] ?? 0);
-  let stage = step(game, value);
+  const { tolerance = 1e-9, maxIterations = 5000, start, onStage } = options;
+  const flat = flatGame(game);
+  let value: Float64Array = Float64Array.from({ length: flat.size }, (_, i) => start?.[i] ?? 0);
+  let [stage, spare] = [emptyStage(flat), emptyStage(flat)];
+  const matrix = new Float64Array(flat.most.cells);
+  step(flat, value, stage, matrix);
   let iterations = 1;
   while (stage.residual > tolerance && iterations < maxIterations) {
-    const newton = fixedPoint(game, stage.policy, stage.value, tolerance / 4);
-    const tried = step(game, newton);
+    onStage?.(stage.residual);
+    const newton = fixedPoint(flat, stage, Math.max(tolerance / 4, stage.residual * CLOSER));
+    step(flat, newton, spare, matrix);
     iterations++;
-    if (tried.residual < stage.residual * 0.5) {
+    if (spare.residual < stage.residual * WORTH_IT) {
       value = newton;
-      stage = tried;
-      continue;
+    } else {
+      value = Float64Array.from(stage.value);
+      step(flat, value, spare, matrix);
+      iterations++;
     }
-    value = stage.value;
-    stage = step(game, value);
-    iterations++;
+    [stage, spare] = [spare, stage];
   }
+  const { most, size } = flat;
+  const mixOf = (mix: Float64Array | Int32Array, width: number, lengths: Int32Array) =>
+    Array.from({ length: size }, (_, s) => {
+      const l = stage.look[s]!;
+      return l < 0 ? [] : [...mix.subarray(s * width, s * width + lengths[flat.look[s]! + l]!)];
+    });
   return {
     value: [...stage.value],
-    look: [...stage.policy.look],
-    row: stage.policy.row,
-    column: stage.policy.column,
+    look: [...stage.look],
+    row: mixOf(stage.row, most.rows, flat.rows),
+    column: mixOf(stage.column, most.columns, flat.columns),
+    reply: mixOf(stage.reply, most.columns, flat.columns).map((reply, s) =>
+      stage.look[s]! >= 0 && flat.seen[flat.look[s]! + stage.look[s]!] ? reply : [],
+    ),
     residual: stage.residual,
     iterations,
   };
 }
 
-function check({ discount, states }: StochasticGame): void {
-  if (!(discount > 0 && discount < 1)) throw new RangeError('the discount has to lie between 0 and 1');
-  for (const [s, { rest, looks }] of states.entries()) {
-    if (looks.length === 0 && rest === undefined)
-      throw new RangeError(`state ${s} has neither a look nor a rest`);
-    for (const { next } of looks) {
-      for (const cell of next.flat()) {
-        let sum = 0;
-        for (const [state, probability] of cell) {
-          if (!(probability >= 0) || !states[state])
-            throw new RangeError(`a cell of state ${s} leads nowhere`);
-          sum += probability;
-        }
-        if (sum > 1 + 1e-9) throw new RangeError(`probabilities of a cell of state ${s} sum to more than 1`);
-      }
-    }
-  }
-}
+const emptyStage = ({ size, most }: FlatGame): Stage => ({
+  value: new Float64Array(size),
+  look: new Int32Array(size),
+  row: new Float64Array(size * most.rows),
+  column: new Float64Array(size * most.columns),
+  reply: new Int32Array(size * most.columns),
+  residual: 0,
+});
 
 /** One step of value iteration, with the policy that is best against the values given. */
-function step(
-  game: StochasticGame,
-  value: Float64Array,
-): { value: Float64Array; policy: Policy; residual: number } {
-  const n = game.states.length;
-  const next = new Float64Array(n);
-  const policy: Policy = { look: new Int32Array(n).fill(-1), row: new Array(n), column: new Array(n) };
-  let residual = 0;
-  for (let s = 0; s < n; s++) {
-    const { rest, looks } = game.states[s]!;
-    let best = rest ?? Number.NEGATIVE_INFINITY;
-    let mixes: { row: number[]; column: number[] } = { row: [], column: [] };
-    for (const [l, look] of looks.entries()) {
-      const matrix = stageMatrix(look, value, game.discount);
-      const solved = look.timing === 'seen' ? seenStage(matrix) : solveMatrixGame(matrix);
-      if (solved.value > best) {
-        best = solved.value;
-        policy.look[s] = l;
-        mixes = solved;
-      }
+function step(flat: FlatGame, value: Float64Array, into: Stage, matrix: Float64Array): void {
+  const { most } = flat;
+  const [row, column] = [new Float64Array(most.rows), new Float64Array(most.columns)];
+  const reply = new Int32Array(most.columns);
+  into.residual = 0;
+  for (let s = 0; s < flat.size; s++) {
+    let best = flat.rest[s]!;
+    into.look[s] = -1;
+    for (let l = flat.look[s]!; l < flat.look[s + 1]!; l++) {
+      const m = flat.rows[l]!;
+      const n = flat.columns[l]!;
+      stageMatrix(flat, l, value, matrix);
+      if (into.look[s]! >= 0 && !flat.seen[l] && flat.trust[l] === 0 && ceiling(matrix, m, n) <= best)
+        continue;
+      const worth = flat.seen[l]
+        ? seenStage(flat, l, matrix, row, column, reply)
+        : hiddenStage(flat, l, matrix, row, column);
+      if (worth <= best) continue;
+      best = worth;
+      into.look[s] = l - flat.look[s]!;
+      for (let i = 0; i < m; i++) into.row[s * most.rows + i] = row[i]!;
+      for (let j = 0; j < n; j++) into.column[s * most.columns + j] = column[j]!;
+      if (flat.seen[l]) for (let j = 0; j < n; j++) into.reply[s * most.columns + j] = reply[j]!;
     }
-    policy.row[s] = mixes.row;
-    policy.column[s] = mixes.column;
-    next[s] = best;
-    residual = Math.max(residual, Math.abs(best - value[s]!));
+    into.value[s] = best;
+    const moved = Math.abs(best - value[s]!);
+    if (moved > into.residual) into.residual = moved;
   }
-  return { value: next, policy, residual };
 }
 
-function stageMatrix(look: StochasticLook, value: Float64Array, discount: number): number[][] {
-  return look.payoff.map((line, i) =>
-    line.map((payoff, j) => {
-      let future = 0;
-      for (const [state, probability] of look.next[i]![j]!) future += probability * value[state]!;
-      return payoff + discount * future;
-    }),
-  );
+function stageMatrix(flat: FlatGame, l: number, value: Float64Array, matrix: Float64Array): void {
+  const { payoff, next, target, weight } = flat;
+  const from = flat.cell[l]!;
+  const end = flat.cell[l + 1]!;
+  for (let c = from; c < end; c++) {
+    let sum = payoff[c]!;
+    for (let k = next[c]!; k < next[c + 1]!; k++) sum += weight[k]! * value[target[k]!]!;
+    matrix[c - from] = sum;
+  }
+}
+
+/** No mix gets more than the least of the columns' best. */
+function ceiling(matrix: Float64Array, m: number, n: number): number {
+  let least = Number.POSITIVE_INFINITY;
+  for (let j = 0; j < n; j++) {
+    let most = Number.NEGATIVE_INFINITY;
+    for (let k = j; k < m * n; k += n) if (matrix[k]! > most) most = matrix[k]!;
+    if (most < least) least = most;
+  }
+  return least;
+}
+
+function hiddenStage(
+  flat: FlatGame,
+  l: number,
+  matrix: Float64Array,
+  row: Float64Array,
+  column: Float64Array,
+): number {
+  const [m, n, trust] = [flat.rows[l]!, flat.columns[l]!, flat.trust[l]!];
+  if (trust > 0) {
+    for (let i = 0; i < m; i++) {
+      let expected = 0;
+      for (let j = 0; j < n; j++) expected += flat.known[flat.knownAt[l]! + j]! * matrix[i * n + j]!;
+      for (let k = i * n; k < (i + 1) * n; k++) matrix[k] = trust * expected + (1 - trust) * matrix[k]!;
+    }
+  }
+  return stageGame(matrix, m, n, row, column);
 }
 
 /** The column comes first and is seen: the row player takes the best row in it, the column player the worst such column. */
-function seenStage(matrix: readonly (readonly number[])[]): {
-  value: number;
-  row: number[];
-  column: number[];
-} {
+function seenStage(
+  flat: FlatGame,
+  l: number,
+  matrix: Float64Array,
+  row: Float64Array,
+  column: Float64Array,
+  reply: Int32Array,
+): number {
+  const [m, n, trust] = [flat.rows[l]!, flat.columns[l]!, flat.trust[l]!];
   let least = Number.POSITIVE_INFINITY;
-  let at = [0, 0];
-  for (let j = 0; j < matrix[0]!.length; j++) {
+  let expected = 0;
+  let at = 0;
+  for (let j = 0; j < n; j++) {
     let best = 0;
-    for (let i = 1; i < matrix.length; i++) if (matrix[i]![j]! > matrix[best]![j]!) best = i;
-    if (matrix[best]![j]! < least) {
-      least = matrix[best]![j]!;
-      at = [best, j];
+    for (let i = 1; i < m; i++) if (matrix[i * n + j]! > matrix[best * n + j]!) best = i;
+    const worth = matrix[best * n + j]!;
+    reply[j] = best;
+    expected += flat.known[flat.knownAt[l]! + j]! * worth;
+    if (worth < least) {
+      least = worth;
+      at = j;
     }
   }
-  return {
-    value: least,
-    row: matrix.map((_, i) => (i === at[0] ? 1 : 0)),
-    column: matrix[0]!.map((_, j) => (j === at[1] ? 1 : 0)),
-  };
+  row.fill(0, 0, m);
+  column.fill(0, 0, n);
+  row[reply[at]!] = 1;
+  column[at] = 1;
+  return trust * expected + (1 - trust) * least;
 }
 
 /** The values of a fixed policy: a sparse linear system, swept until nothing moves. */
-function fixedPoint(
-  game: StochasticGame,
-  policy: Policy,
-  start: Float64Array,
-  tolerance: number,
-): Float64Array {
-  const n = game.states.length;
-  const reward = new Float64Array(n);
-  const from = new Int32Array(n + 1);
-  const targets: number[] = [];
-  const weights: number[] = [];
-  for (let s = 0; s < n; s++) {
-    const l = policy.look[s]!;
-    const { rest = 0, looks } = game.states[s]!;
-    if (l < 0) reward[s] = rest;
+function fixedPoint(flat: FlatGame, policy: Stage, tolerance: number): Float64Array {
+  const { size, most } = flat;
+  const reward = new Float64Array(size);
+  const from = new Int32Array(size + 1);
+  let room = 0;
+  for (let s = 0; s < size; s++) {
+    const l = flat.look[s]! + policy.look[s]!;
+    if (policy.look[s]! >= 0) room += flat.next[flat.cell[l + 1]!]! - flat.next[flat.cell[l]!]!;
+  }
+  const target = new Int32Array(room);
+  const weight = new Float64Array(room);
+  let used = 0;
+  for (let s = 0; s < size; s++) {
+    if (policy.look[s]! < 0) reward[s] = flat.rest[s]!;
     else {
-      const look = looks[l]!;
-      const [row, column] = [policy.row[s]!, policy.column[s]!];
-      const ahead = new Map<number, number>();
-      for (const [i, x] of row.entries()) {
-        if (x === 0) continue;
-        for (const [j, y] of column.entries()) {
-          if (y === 0) continue;
-          reward[s] = reward[s]! + x * y * look.payoff[i]![j]!;
-          for (const [state, probability] of look.next[i]![j]!)
-            ahead.set(state, (ahead.get(state) ?? 0) + x * y * probability * game.discount);
+      const l = flat.look[s]! + policy.look[s]!;
+      const [m, n, trust] = [flat.rows[l]!, flat.columns[l]!, flat.trust[l]!];
+      for (let j = 0; j < n; j++) {
+        const known = flat.known[flat.knownAt[l]! + j]!;
+        const y = trust * known + (1 - trust) * policy.column[s * most.columns + j]!;
+        if (y === 0) continue;
+        for (let i = 0; i < m; i++) {
+          const x = flat.seen[l]
+            ? Number(policy.reply[s * most.columns + j] === i)
+            : policy.row[s * most.rows + i]!;
+          if (x === 0) continue;
+          const c = flat.cell[l]! + i * n + j;
+          reward[s] = reward[s]! + x * y * flat.payoff[c]!;
+          for (let k = flat.next[c]!; k < flat.next[c + 1]!; k++) {
+            target[used] = flat.target[k]!;
+            weight[used] = x * y * flat.weight[k]!;
+            used++;
+          }
         }
       }
-      for (const [state, weight] of ahead) {
-        targets.push(state);
-        weights.push(weight);
-      }
     }
-    from[s + 1] = targets.length;
+    from[s + 1] = used;
   }
-  const value = Float64Array.from(start);
+  const value = Float64Array.from(policy.value);
   for (let sweep = 0; sweep < 2000; sweep++) {
     let moved = 0;
-    for (let s = 0; s < n; s++) {
+    for (let s = 0; s < size; s++) {
       let sum = reward[s]!;
       let own = 0;
       for (let k = from[s]!; k < from[s + 1]!; k++) {
-        if (targets[k] === s) own += weights[k]!;
-        else sum += weights[k]! * value[targets[k]!]!;
+        if (target[k] === s) own += weight[k]!;
+        else sum += weight[k]! * value[target[k]!]!;
       }
       const next = sum / (1 - own);
-      moved = Math.max(moved, Math.abs(next - value[s]!));
+      const change = Math.abs(next - value[s]!);
+      if (change > moved) moved = change;
       value[s] = next;
     }
     if (moved <= tolerance) break;
