@@ -6,6 +6,7 @@ import { MapRow } from '../maps/rows/map.row.ts';
 import { FirstTables1764000000000 } from './migrations/1764000000000-FirstTables.ts';
 import { History1764030000000 } from './migrations/1764030000000-History.ts';
 import { Chains1764033600000 } from './migrations/1764033600000-Chains.ts';
+import { WhatIfs1764037200000 } from './migrations/1764037200000-WhatIfs.ts';
 
 /** How the database file is opened: WAL, foreign keys on, migrations run, never synchronised. */
 export function databaseOptions(file: string): DataSourceOptions {
@@ -18,7 +19,7 @@ export function databaseOptions(file: string): DataSourceOptions {
       database.pragma('synchronous = NORMAL');
     },
     entities: [MapRow, ChangeRow, ClassRow, ...Object.values(ENTITY_ROWS)],
-    migrations: [FirstTables1764000000000, History1764030000000, Chains1764033600000],
+    migrations: [FirstTables1764000000000, History1764030000000, Chains1764033600000, WhatIfs1764037200000],
     migrationsRun: true,
     migrationsTransactionMode: 'each',
   };

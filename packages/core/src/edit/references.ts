@@ -67,6 +67,9 @@ const FINDERS: { [K in EntityKind]: (value: EntityOf<K>) => Reference[] } = {
     ]),
   scenario: (scenario) => [
     ...scenario.forbiddenMoves.map((id, i): Reference => ({ path: ['forbiddenMoves', i], kind: 'move', id })),
+    ...scenario.forbiddenReactions.map(
+      (id, i): Reference => ({ path: ['forbiddenReactions', i], kind: 'reaction', id }),
+    ),
     ...scenario.chances.map(
       (change, i): Reference => ({ path: ['chances', i, 'exchange'], kind: 'exchange', id: change.exchange }),
     ),

@@ -3,11 +3,15 @@ export interface Absorption {
   reach: number[][];
   /** The expected number of steps until then; infinite where it may never happen. */
   length: number[];
+  /** For each list of costs their expected sum until then; infinite where it may never happen. */
+  cost: number[][];
 }
 
 interface Chain {
   next: readonly (readonly (readonly [state: number, probability: number])[])[];
   absorbing: readonly number[];
+  /** Lists of what a step from each state costs. */
+  costs?: readonly (readonly number[])[] | undefined;
 }
 
 /** Up to so many states the system is solved densely: there a small last change is not taken for a small error. */
@@ -18,7 +22,7 @@ const DENSE = 400;
  * small chains and by sparse sweeps for large ones. A state's probabilities may sum to less than 1; the rest is lost.
  * @throws RangeError for a state that does not exist, or probabilities that sum to more than 1.
  */
-export function absorption({ next, absorbing }: Chain): Absorption {
+export function absorption({ next, absorbing, costs = [] }: Chain): Absorption {
   const n = next.length;
   for (const [s, list] of next.entries()) {
     let sum = 0;
@@ -32,14 +36,15 @@ export function absorption({ next, absorbing }: Chain): Absorption {
   const canEnd = reaching(next, absorbing);
   const open = Array.from({ length: n }, (_, s) => s).filter((s) => !ends.has(s) && canEnd.has(s));
   const place = new Map(open.map((s, i) => [s, i]));
-  // One right-hand side for each end, and one for the steps.
+  // One right-hand side for each end, one for the steps and one for each list of costs.
   const sides = open.map((s) => {
-    const side = new Float64Array(absorbing.length + 1);
+    const side = new Float64Array(absorbing.length + 1 + costs.length);
     for (const [state, probability] of next[s]!) {
       const end = ends.get(state);
       if (end !== undefined) side[end] = side[end]! + probability;
     }
     side[absorbing.length] = 1;
+    for (const [i, cost] of costs.entries()) side[absorbing.length + 1 + i] = cost[s]!;
     return side;
   });
   const rows = open.map((s) =>
@@ -50,6 +55,13 @@ export function absorption({ next, absorbing }: Chain): Absorption {
   );
   const solved = open.length <= DENSE ? dense(rows, sides) : sparse(rows, sides);
   const never = leaking(next, ends, canEnd);
+  const until = (s: number, which: number): number => {
+    if (ends.has(s)) return 0;
+    const at = place.get(s);
+    return at === undefined || never.has(s)
+      ? Number.POSITIVE_INFINITY
+      : solved[at]![absorbing.length + which]!;
+  };
   return {
     reach: next.map((_, s) => {
       const end = ends.get(s);
@@ -57,11 +69,8 @@ export function absorption({ next, absorbing }: Chain): Absorption {
       const at = place.get(s);
       return at === undefined ? absorbing.map(() => 0) : [...solved[at]!.subarray(0, absorbing.length)];
     }),
-    length: next.map((_, s) => {
-      if (ends.has(s)) return 0;
-      const at = place.get(s);
-      return at === undefined || never.has(s) ? Number.POSITIVE_INFINITY : solved[at]![absorbing.length]!;
-    }),
+    length: next.map((_, s) => until(s, 0)),
+    cost: costs.map((_, i) => next.map((_, s) => until(s, 1 + i))),
   };
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { seeded } from './seeded.ts';
+import { randomGame } from '../test/randomGame.ts';
 import { solveMatrixGame } from './solveMatrixGame.ts';
 import { type StochasticGame, solveStochasticGame } from './solveStochasticGame.ts';
 
@@ -21,29 +21,6 @@ function iterated({ discount, states }: StochasticGame, sweeps: number): number[
     );
   }
   return value;
-}
-
-function randomGame(seed: number, size: number, discount = 0.9): StochasticGame {
-  const random = seeded(seed);
-  const whole = (most: number) => 1 + Math.floor(random() * most);
-  return {
-    discount,
-    states: Array.from({ length: size }, (_, s) => ({
-      ...((s === 0 || random() < 0.5) && { rest: random() - 0.5 }),
-      looks: Array.from({ length: s === 0 ? 1 : whole(2) }, () => {
-        const [m, n] = [whole(3), whole(4)];
-        return {
-          timing: random() < 0.3 ? ('seen' as const) : ('hidden' as const),
-          payoff: Array.from({ length: m }, () => Array.from({ length: n }, () => random() * 10 - 5)),
-          next: Array.from({ length: m }, () =>
-            Array.from({ length: n }, () =>
-              Array.from({ length: whole(3) }, () => [Math.floor(random() * size), random() / 3] as const),
-            ),
-          ),
-        };
-      }),
-    })),
-  };
 }
 
 describe('stochastic games', () => {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { HoldPatternSchema } from './hold.ts';
+import { JointSchema } from './joint.ts';
 import { OutcomeSchema } from './outcome.ts';
 import { ApparelSchema, ChanceSchema, IdSchema, NameSchema, TextSchema } from './primitives.ts';
 
@@ -16,6 +17,8 @@ export const ScenarioSchema = z.strictObject({
   outcomeWorth: z.partialRecord(OutcomeSchema, z.number().min(-100).max(100)).default({}),
   forbiddenMoves: z.array(IdSchema).default([]),
   forbiddenHolds: z.array(HoldPatternSchema).default([]),
+  forbiddenReactions: z.array(IdSchema).default([]),
+  sparedJoints: z.array(JointSchema).default([]),
   chances: z.array(z.strictObject({ exchange: IdSchema, chance: ChanceSchema })).default([]),
   opponent: IdSchema.optional(),
   trust: z.number().min(0).max(1).optional(),

@@ -31,7 +31,7 @@ export function bestChains(solution: MapSolution, { from, to, count }: Query): B
       for (const line of look.cells) {
         for (const [r, { exchange }] of line.entries()) {
           const ref = look.reactions[r];
-          const y = plan.reactions.find(({ what }) => what === ref)?.share ?? 0;
+          const y = plan.expected.find(({ what }) => what === ref)?.share ?? 0;
           if (!exchange || y === 0) continue;
           const chance = game.chanceOf(exchange);
           if (chance === 0) continue;

@@ -5,14 +5,17 @@ import type { Exchange } from '../model/exchange.ts';
 import type { HoldPattern } from '../model/hold.ts';
 import { matchesPattern } from '../model/holdPattern.ts';
 import { indexMap } from '../model/indexMap.ts';
+import type { Joint } from '../model/joint.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Move } from '../model/move.ts';
+import type { Tendency } from '../model/opponent.ts';
 import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
 import { type ReactionRef, reactionKey } from '../model/reaction.ts';
 import { exchangeSeconds, stepsOf } from '../model/seconds.ts';
 import { legality } from '../rules/legality.ts';
+import { loadsAny } from '../rules/loadedJoints.ts';
 import type { RulesProfile } from '../rules/profile.ts';
 import { type OutcomePoints, outcomePoints } from './outcomePoints.ts';
 
@@ -30,8 +33,13 @@ export interface WeighOptions {
   forbiddenMoves?: readonly string[] | undefined;
   forbiddenHolds?: readonly HoldPattern[] | undefined;
   forbiddenReactions?: readonly string[] | undefined;
+  /** Joints not to be loaded, on either side. */
+  sparedJoints?: readonly Joint[] | undefined;
   /** Chances by exchange that stand in for the map's. */
   chances?: ReadonlyMap<string, number> | undefined;
+  /** How an opponent is known to answer looks, and how far that is trusted, in [0, 1]. */
+  tendencies?: readonly Tendency[] | undefined;
+  trust?: number | undefined;
 }
 
 /** One cell: the exchange that answers, or a hole. */
@@ -47,6 +55,8 @@ export interface GameLook {
   /** Reactions across; none where nobody has said what top does: then one column stands for the hole. */
   reactions: ReactionRef[];
   cells: GameCell[][];
+  /** Shares of the reactions that the opponent is known by. */
+  known?: number[];
 }
 export interface GameState {
   position: Position;
@@ -58,7 +68,8 @@ export interface MapGame {
   states: GameState[];
   place: ReadonlyMap<string, number>;
   points: OutcomePoints;
-  /** One exchange of a round's pace. */
+  /** What one wait takes, s, and the chance that the round goes on over it. */
+  pace: number;
   paceGamma: number;
   discount: number;
   rest: number;
@@ -84,6 +95,8 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
     outcomeWorth: options.outcomeWorth,
   });
   const index = indexMap(map);
+  const known = new Map(options.tendencies?.map((one) => [`${one.position} ${one.look}`, one]));
+  const spared = options.sparedJoints ?? [];
   const banned = new Set(options.forbiddenMoves);
   const silent = new Set(options.forbiddenReactions);
   const patterns = options.forbiddenHolds ?? [];
@@ -100,12 +113,15 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
           .movesOf(position.id)
           .filter(
             (move) =>
-              !banned.has(move.id) && legality(move.hazards, options.rules).legal && !restsOn(move, patterns),
+              !banned.has(move.id) &&
+              legality(move.hazards, options.rules).legal &&
+              !restsOn(move, patterns) &&
+              !loadsAny(move, spared),
           );
-    return { position, removed, looks: position.looks.flatMap((look) => lookOf(look, moves)) };
+    return { position, removed, looks: position.looks.flatMap((look) => lookOf(position, look, moves)) };
   });
 
-  function lookOf(look: Look, moves: readonly Move[]): GameLook[] {
+  function lookOf(position: Position, look: Look, moves: readonly Move[]): GameLook[] {
     const own = moves.filter((move) => move.look === look.id);
     if (own.length === 0) return [];
     const reactions = new Map<string, ReactionRef>();
@@ -126,19 +142,47 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
         return { ...(exchange && { exchange }), gamma: seen(gamma(seconds)), seconds };
       });
     });
-    return [{ look, moves: own, reactions: columns, cells }];
+    const shares = knownShares(position, look, columns, known.get(`${position.id} ${look.id}`));
+    return [{ look, moves: own, reactions: columns, cells, ...(shares && { known: shares }) }];
   }
 
   return {
     states,
     place: new Map(map.positions.map(({ id }, i) => [id, i])),
     points,
+    pace,
     paceGamma: gamma(pace),
     discount,
     rest: options.rest ?? settings.rest,
     chanceOf: (exchange) => options.chances?.get(exchange.id) ?? exchange.chance,
     gamma,
   };
+}
+
+/** Shares may be this far from one in all: they are written in whole per cents. */
+const ROUNDING = 0.006;
+
+/**
+ * An opponent's shares in the order of the columns. What cannot happen under the options is left out and the rest taken
+ * for the whole; nothing where that leaves nothing.
+ * @throws RangeError where they do not sum to one.
+ */
+function knownShares(
+  position: Position,
+  look: Look,
+  columns: readonly ReactionRef[],
+  tendency: Tendency | undefined,
+): number[] | undefined {
+  if (!tendency) return undefined;
+  const sum = tendency.reactions.reduce((total, { share }) => total + share, 0);
+  if (Math.abs(sum - 1) > ROUNDING)
+    throw new RangeError(
+      `what the opponent does about “${look.name}” of “${position.name}” adds up to ${Math.round(sum * 100)} %: make it 100 %`,
+    );
+  const share = new Map(tendency.reactions.map((one) => [reactionKey(one), one.share]));
+  const shares = columns.map((ref) => share.get(reactionKey(ref)) ?? 0);
+  const left = shares.reduce((total, q) => total + q, 0);
+  return left > 0 ? shares.map((q) => q / left) : undefined;
 }
 
 const holdsAny = (holds: Position['holds'], patterns: readonly HoldPattern[]): boolean =>
@@ -179,13 +223,14 @@ interface Flat {
 }
 
 /**
- * The map as a discounted stochastic game. `selfHoles` are the states in which a hole leaves bottom where it is, because
+ * The map as a discounted stochastic game, with the known tendencies trusted as far as said. `selfHoles` are the states in which a hole leaves bottom where it is, because
  * that is worth less than waiting; the last look of a state with a drift is waiting.
  */
 export function toStochasticGame(
   game: MapGame,
   filling: Filling,
   selfHoles: ReadonlySet<number>,
+  trust = 0,
 ): StochasticGame {
   const { states, discount, place } = game;
   const landed = (landing: Landing | undefined, here: number, gamma: number, chance: number): Flat => {
@@ -196,9 +241,10 @@ export function toStochasticGame(
   return {
     discount,
     states: states.map(({ position, looks }, s) => {
-      const built: StochasticLook[] = looks.map((look) =>
-        stage(game, look, s, filling, selfHoles.has(s), landed),
-      );
+      const built = looks.map((look): StochasticLook => {
+        const against = look.known && { column: look.known, trust };
+        return { ...stage(game, look, s, filling, selfHoles.has(s), landed), ...(against && { against }) };
+      });
       if (position.rest === undefined && position.drift) {
         const { payoff, next } = landed(position.drift, s, game.paceGamma, 1);
         built.push({ payoff: [[payoff]], next: [[next]] });

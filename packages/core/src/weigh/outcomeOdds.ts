@@ -1,5 +1,6 @@
 import { absorption } from '../game/absorption.ts';
 import { type CountedOutcome, isOutcome, type Landing, OUTCOMES, type Outcome } from '../model/outcome.ts';
+import { restOf } from './mapGame.ts';
 import type { MapSolution } from './solveMap.ts';
 
 export type End = Outcome | CountedOutcome;
@@ -8,8 +9,13 @@ export const ENDS: readonly End[] = [...OUTCOMES, 'time', 'stuck'];
 export interface OutcomeOdds {
   /** Chance of each end, from each position in the map's order. */
   from: Record<End, number>[];
-  /** Expected number of exchanges. */
+  /** Expected number of exchanges, and how long they take, s. */
   exchanges: number[];
+  seconds: number[];
+  /** Expected points. */
+  points: number[];
+  /** Chances of the points that a round may bring, the least first. */
+  distribution: { points: number; chance: number }[][];
 }
 
 type Branch = [state: number, probability: number];
@@ -18,50 +24,65 @@ type Branch = [state: number, probability: number];
  * How rounds end under the plan: with 1 − γ of an exchange in `time`, where nothing can be done in `stuck`, else in an
  * outcome. States are the positions and, behind them, the ends.
  */
-export function roundChain(solution: MapSolution): Branch[][] {
-  const { game, positions } = solution;
+export function roundChain({ game, built, look: chosen, plays }: MapSolution): Branch[][] {
   const n = game.states.length;
   const end = (what: End) => n + ENDS.indexOf(what);
   const landed = (landing: Landing | undefined, here: number): number =>
     !landing ? here : isOutcome(landing) ? end(landing.outcome) : game.place.get(landing.position)!;
   const chain = game.states.map(({ position, looks }, s): Branch[] => {
-    const plan = positions[s]!;
-    const look = looks.find(({ look: { id } }) => id === plan.best);
-    const mix = plan.looks.find(({ look: id }) => id === plan.best);
     const branches = new Map<number, number>();
     const add = (state: number, p: number) => p > 0 && branches.set(state, (branches.get(state) ?? 0) + p);
-    if (!look || !mix) {
-      if (!position.drift || position.rest !== undefined) return [[end('stuck'), 1]];
-      add(end('time'), 1 - game.paceGamma);
-      add(landed(position.drift, s), game.paceGamma);
-      return [...branches];
+    /** The round goes on to a landing, or time runs out. */
+    const goOn = (landing: Landing | undefined, share: number, gamma: number) => {
+      add(end('time'), share * (1 - gamma));
+      add(landed(landing, s), share * gamma);
+    };
+    const l = chosen[s]!;
+    const look = looks[l];
+    if (!look) {
+      if (l < 0) add(end('stuck'), 1);
+      else goOn(position.drift, 1, game.paceGamma);
     }
-    for (const { what: move, share: x } of mix.moves) {
-      const m = look.moves.findIndex(({ id }) => id === move);
-      const reactions = mix.reactions.length > 0 ? mix.reactions : [{ what: undefined, share: 1 }];
-      for (const { what: ref, share: y } of reactions) {
-        const r = ref ? look.reactions.indexOf(ref) : 0;
-        const { exchange, gamma } = look.cells[m]![r]!;
-        add(end('time'), x * y * (1 - gamma));
-        if (!exchange) {
-          add(end('stuck'), x * y * gamma);
-          continue;
-        }
+    for (const { m, r, share } of plays[s]!) {
+      const { exchange, gamma } = look!.cells[m]![r]!;
+      if (exchange) {
         const chance = game.chanceOf(exchange);
-        add(landed(exchange.to, s), x * y * gamma * chance);
-        add(landed(exchange.otherwise, s), x * y * gamma * (1 - chance));
-      }
+        goOn(exchange.to, share * chance, gamma);
+        goOn(exchange.otherwise, share * (1 - chance), gamma);
+      } else if (built.states[s]!.looks[l]!.next[m]![r]!.some(([state]) => state === s)) {
+        goOn(undefined, share, gamma);
+      } else if (position.drift && position.rest === undefined) {
+        goOn(position.drift, share, game.paceGamma);
+      } else add(end('stuck'), share);
     }
     return [...branches];
   });
   return [...chain, ...ENDS.map(() => [])];
 }
 
+/** How rounds end from every position, how long they are and what they bring, exactly. */
 export function outcomeOdds(solution: MapSolution): OutcomeOdds {
-  const n = solution.game.states.length;
-  const { reach, length } = absorption({
-    next: roundChain(solution),
+  const { game, plays, look } = solution;
+  const n = game.states.length;
+  const chain = roundChain(solution);
+  const worth = ENDS.map((what) => (what === 'time' ? 0 : what === 'stuck' ? game.rest : game.points[what]));
+  const won = chain.map((branches, s) =>
+    branches.reduce((sum, [to, p]) => {
+      if (to < n) return sum;
+      const what = ENDS[to - n]!;
+      return sum + p * (what === 'stuck' ? restOf(game, game.states[s]!.position) : worth[to - n]!);
+    }, 0),
+  );
+  const taken = chain.map((_, s) => {
+    if (s >= n || look[s]! < 0) return 0;
+    const cells = game.states[s]!.looks[look[s]!]?.cells;
+    if (!cells) return game.pace;
+    return plays[s]!.reduce((sum, { m, r, share }) => sum + share * cells[m]![r]!.seconds, 0);
+  });
+  const { reach, length, cost } = absorption({
+    next: chain,
     absorbing: ENDS.map((_, i) => n + i),
+    costs: [taken, won],
   });
   return {
     from: reach
@@ -70,6 +91,14 @@ export function outcomeOdds(solution: MapSolution): OutcomeOdds {
         (chances) => Object.fromEntries(ENDS.map((what, i) => [what, chances[i]!])) as Record<End, number>,
       ),
     exchanges: length.slice(0, n),
+    seconds: cost[0]!.slice(0, n),
+    points: cost[1]!.slice(0, n),
+    distribution: reach.slice(0, n).map((chances) => {
+      const by = new Map<number, number>();
+      for (const [i, chance] of chances.entries())
+        if (chance > 0) by.set(worth[i]!, (by.get(worth[i]!) ?? 0) + chance);
+      return [...by].map(([points, chance]) => ({ points, chance })).sort((a, b) => a.points - b.points);
+    }),
   };
 }
 

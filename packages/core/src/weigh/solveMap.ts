@@ -1,5 +1,10 @@
-import { solveMatrixGame } from '../game/solveMatrixGame.ts';
-import { type StochasticGame, solveStochasticGame } from '../game/solveStochasticGame.ts';
+import { type Response, responseFor, responses } from '../game/restrictedResponse.ts';
+import { solveLook } from '../game/solveLook.ts';
+import {
+  type StochasticGame,
+  type StochasticSolution,
+  solveStochasticGame,
+} from '../game/solveStochasticGame.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { ReactionRef } from '../model/reaction.ts';
 import { type MapGame, mapGame, restOf, toStochasticGame, type WeighOptions } from './mapGame.ts';
@@ -17,8 +22,10 @@ export interface LookPlan {
   value: number;
   /** What bottom shows, with shares; on a `seen` look the best move against each reaction is in `replies`. */
   moves: Share<string>[];
-  /** What top does about it. */
+  /** What top does about it who knows best. */
   reactions: Share<ReactionRef>[];
+  /** What is expected of this opponent: known tendencies as far as they are trusted, else what top does best. */
+  expected: Share<ReactionRef>[];
   /** On a `seen` look, the best move against every reaction. */
   replies: { reaction: ReactionRef; move: string }[];
   /** How much the mix is worth over the best single move. */
@@ -36,15 +43,41 @@ export interface PositionValue {
   visits: number;
 }
 
+/** A move and a reaction by their places in the plan's look, and how often both happen there. */
+export interface Play {
+  m: number;
+  r: number;
+  share: number;
+}
+
+/** What a plan is worth at the entries against an opponent's known tendencies, and against a perfect top. */
+export interface Trade {
+  trust: number;
+  gain: number;
+  worst: number;
+}
+
 export interface MapSolution {
   positions: PositionValue[];
   /** Value at the entries, their weights normalised. */
   entry: number;
   entryIfAnswered: number;
+  /** Trust in the tendencies, and what this plan gains against them and is worth at worst; equal without any. */
+  trust: number;
+  gain: number;
+  worst: number;
   /** Discounted expected visits of every exchange under the plan. */
   visits: Map<string, number>;
+  /** Entry weights that sum to one, in the map's order. */
+  weights: number[];
+  /** The place of the look that is played, −1 where bottom waits; behind the looks of the map, drifting. */
+  look: number[];
+  /** What is played in every position; nothing where bottom waits. */
+  plays: Play[][];
   residual: number;
   game: MapGame;
+  /** The game that was solved, holes filled as mapped. */
+  built: StochasticGame;
   /** The values by place, for a warm start. */
   values: number[];
 }
@@ -54,36 +87,86 @@ const TINY = 1e-9;
 /**
  * What every position is worth, the plan that gets it, and what a perfect top does about it: as mapped, where a hole
  * gains nothing, and if answered, where it is as good as the rest of its row.
- * @throws RangeError where no position is an entry, or continuation is not between 0 and 1.
+ * @throws RangeError where no position is an entry, continuation is not between 0 and 1, or tendencies do not sum to 1.
  */
 export function solveMap(map: GuardMap, options: WeighOptions = {}, start?: readonly number[]): MapSolution {
-  const game = mapGame(map, options);
+  return planFor(weighedUp(map, options, start), options.trust);
+}
+
+/** A map solved for every trust that is asked for: a plan is then only chosen. */
+export interface WeighedUp {
+  game: MapGame;
+  /** Of the positions, summing to one. */
+  weights: number[];
+  found: Response[];
+}
+
+export function weighedUp(
+  map: GuardMap,
+  options: WeighOptions = {},
+  start?: readonly number[],
+  onStage?: (residual: number) => void,
+): WeighedUp {
   const weights = entryWeights(map);
-  const { solved, built } = solveAsMapped(game, start);
-  const answered = solveStochasticGame(toStochasticGame(game, 'if-answered', new Set()), {
+  const game = mapGame(map, options);
+  if (game.states.some(({ looks }) => looks.some(({ known }) => known))) {
+    const found = responses((trust, near) => solveAsMapped(game, trust, near ?? start, onStage));
+    return { game, weights, found };
+  }
+  const { game: built, solution } = solveAsMapped(game, 0, start, onStage);
+  const { value } = solution;
+  return { game, weights, found: [{ trust: 0, game: built, solution, gain: value, worst: value }] };
+}
+
+/** The plans made, with what they gain and risk at the entries. */
+export const tradesOf = ({ found, weights }: WeighedUp): Trade[] =>
+  found.map(({ trust, gain, worst }) => ({
+    trust,
+    gain: atEntries(gain, weights),
+    worst: atEntries(worst, weights),
+  }));
+
+const atEntries = (values: readonly number[], weights: readonly number[]): number =>
+  weights.reduce((sum, weight, s) => sum + weight * values[s]!, 0);
+
+/** What a round is worth with these values of the positions. */
+export const entryValue = ({ weights }: Pick<MapSolution, 'weights'>, values: readonly number[]): number =>
+  atEntries(values, weights);
+
+/** The plan for a trust in [0, 1], opened down to its looks. */
+export function planFor({ game, weights, found }: WeighedUp, trust = 0): MapSolution {
+  const chosen = responseFor(found, weights, trust);
+  const { game: built, solution: solved } = chosen;
+  const answered = solveStochasticGame(toStochasticGame(game, 'if-answered', new Set(), chosen.trust), {
     start: solved.value,
   });
   const value = solved.value;
-  const plans = game.states.map((_, s) => lookPlans(game, built, value, s));
-  const { visits, exchanges } = visitRates(game, built, solved, weights);
+  const plays = game.states.map((_, s) => playsOf(game, solved, trust, s));
+  const { visits, exchanges } = visitRates(game, built, solved, plays, weights);
   return {
-    positions: game.states.map(({ position }, s) => {
-      const at = solved.look[s]!;
-      const best = at >= 0 ? game.states[s]!.looks[at]?.look.id : undefined;
+    positions: game.states.map(({ position, looks }, s) => {
+      const best = looks[solved.look[s]!]?.look.id;
       return {
         position: position.id,
         value: value[s]!,
         ifAnswered: answered.value[s]!,
         ...(best !== undefined && { best }),
-        looks: plans[s]!,
+        looks: looks.map((_, l) => lookPlan(game, built, value, trust, s, l)),
         visits: visits[s]!,
       };
     }),
-    entry: weights.reduce((sum, weight, s) => sum + weight * value[s]!, 0),
-    entryIfAnswered: weights.reduce((sum, weight, s) => sum + weight * answered.value[s]!, 0),
+    entry: atEntries(value, weights),
+    entryIfAnswered: atEntries(answered.value, weights),
+    trust,
+    gain: atEntries(chosen.gain, weights),
+    worst: atEntries(chosen.worst, weights),
     visits: exchanges,
+    weights,
+    look: solved.look,
+    plays,
     residual: Math.max(solved.residual, answered.residual),
     game,
+    built,
     values: value,
   };
 }
@@ -98,20 +181,26 @@ export function entryWeights(map: GuardMap): number[] {
 }
 
 /** A hole is worth the lesser of waiting and staying; which of them that is shows once the values are known. */
-function solveAsMapped(game: MapGame, start: readonly number[] | undefined) {
+function solveAsMapped(
+  game: MapGame,
+  trust: number,
+  start: readonly number[] | undefined,
+  onStage?: (residual: number) => void,
+): { game: StochasticGame; solution: StochasticSolution } {
   let self = new Set<number>();
-  for (let round = 0; ; round++) {
-    const built = toStochasticGame(game, 'as-mapped', self);
-    const solved = solveStochasticGame(built, start ? { start } : {});
+  for (let round = 0, near = start; ; round++) {
+    const built = toStochasticGame(game, 'as-mapped', self, trust);
+    const solution = solveStochasticGame(built, { start: near, onStage });
     const worse = new Set(
       game.states.flatMap(({ position }, s) => {
         if (position.rest === undefined && position.drift) return [];
-        return game.paceGamma * solved.value[s]! < restOf(game, position) - TINY ? [s] : [];
+        return game.paceGamma * solution.value[s]! < restOf(game, position) - TINY ? [s] : [];
       }),
     );
     if (round >= 5 || (worse.size === self.size && [...worse].every((s) => self.has(s))))
-      return { solved, built };
+      return { game: built, solution };
     self = worse;
+    near = solution.value;
   }
 }
 
@@ -123,64 +212,73 @@ export function stageOf(built: StochasticGame, value: readonly number[], s: numb
   );
 }
 
-function lookPlans(game: MapGame, built: StochasticGame, value: readonly number[], s: number): LookPlan[] {
-  return game.states[s]!.looks.map(({ look, moves, reactions }, l): LookPlan => {
-    const matrix = stageOf(built, value, s, l);
-    const single = Math.max(...matrix.map((line) => Math.min(...line)));
-    if (look.timing === 'seen') {
-      const best = matrix[0]!.map((_, r) =>
-        matrix.reduce((b, line, m) => (line[r]! > matrix[b]![r]! ? m : b), 0),
-      );
-      const worst = best.reduce((w, m, r) => (matrix[m]![r]! < matrix[best[w]!]![w]! ? r : w), 0);
-      const seen = matrix[best[worst]!]![worst]!;
-      return {
-        look: look.id,
-        name: look.name,
-        timing: 'seen',
-        value: seen,
-        moves: [{ what: moves[best[worst]!]!.id, share: 1 }],
-        reactions: reactions[worst] ? [{ what: reactions[worst]!, share: 1 }] : [],
-        replies: reactions.map((reaction, r) => ({ reaction, move: moves[best[r]!]!.id })),
-        overSingle: seen - single,
-      };
-    }
-    const solved = solveMatrixGame(matrix);
-    return {
-      look: look.id,
-      name: look.name,
-      timing: 'hidden',
-      value: solved.value,
-      moves: shares(
-        moves.map(({ id }) => id),
-        solved.row,
-      ),
-      reactions: shares(reactions, solved.column),
-      replies: [],
-      overSingle: solved.value - single,
-    };
-  });
+/** Known tendencies as far as they are trusted, else what top does best. */
+const expectedMix = (known: readonly number[] | undefined, own: readonly number[], trust: number): number[] =>
+  own.map((y, r) => (known ? trust * known[r]! + (1 - trust) * y : y));
+
+function lookPlan(
+  game: MapGame,
+  built: StochasticGame,
+  value: readonly number[],
+  trust: number,
+  s: number,
+  l: number,
+): LookPlan {
+  const { look, moves, reactions, known } = game.states[s]!.looks[l]!;
+  const solved = solveLook(stageOf(built, value, s, l), built.states[s]!.looks[l]!);
+  return {
+    look: look.id,
+    name: look.name,
+    timing: look.timing,
+    value: solved.value,
+    moves: shares(
+      moves.map(({ id }) => id),
+      solved.row,
+    ),
+    reactions: shares(reactions, solved.column),
+    expected: shares(reactions, expectedMix(known, solved.column, trust)),
+    replies:
+      look.timing === 'seen'
+        ? reactions.map((reaction, r) => ({ reaction, move: moves[solved.reply[r]!]!.id }))
+        : [],
+    overSingle: solved.value - solved.single,
+  };
 }
 
 const shares = <T>(list: readonly T[], mix: readonly number[]): Share<T>[] =>
   list.flatMap((what, i) => (mix[i]! > TINY ? [{ what, share: mix[i]! }] : []));
 
-interface Solved {
-  look: number[];
-  row: number[][];
-  column: number[][];
+/** What happens in a position: bottom plays the plan, top as expected. */
+function playsOf(game: MapGame, solved: StochasticSolution, trust: number, s: number): Play[] {
+  const look = game.states[s]!.looks[solved.look[s]!];
+  if (!look) return [];
+  const replies = solved.reply[s]!;
+  return expectedMix(look.known, solved.column[s]!, trust).flatMap((y, r) => {
+    const row = replies.length > 0 ? look.moves.map((_, m) => Number(replies[r] === m)) : solved.row[s]!;
+    return row.flatMap((x, m): Play[] => (x * y > 0 ? [{ m, r, share: x * y }] : []));
+  });
 }
 
-/** Discounted expected visits of states and exchanges: bottom plays the plan, top its own mix. */
-function visitRates(game: MapGame, built: StochasticGame, solved: Solved, weights: readonly number[]) {
+const DRIFTING: readonly Play[] = [{ m: 0, r: 0, share: 1 }];
+/** The cells that are played of a look; drifting is a look of one cell. */
+export const playedCells = (plays: readonly Play[]): readonly Play[] => (plays.length > 0 ? plays : DRIFTING);
+
+/** Discounted expected visits of states and exchanges. */
+function visitRates(
+  game: MapGame,
+  built: StochasticGame,
+  solved: StochasticSolution,
+  plays: readonly Play[][],
+  weights: readonly number[],
+) {
   const n = game.states.length;
   const flow = game.states.map((_, s) => {
     const l = solved.look[s]!;
     const out = new Map<number, number>();
     if (l < 0) return out;
     const { next } = built.states[s]!.looks[l]!;
-    for (const [m, x] of solved.row[s]!.entries())
-      for (const [r, y] of solved.column[s]!.entries())
-        for (const [to, p] of next[m]![r]!) out.set(to, (out.get(to) ?? 0) + x * y * p * built.discount);
+    for (const { m, r, share } of playedCells(plays[s]!))
+      for (const [to, p] of next[m]![r]!) out.set(to, (out.get(to) ?? 0) + share * p * built.discount);
     return out;
   });
   let visits = Float64Array.from(weights);
@@ -196,11 +294,10 @@ function visitRates(game: MapGame, built: StochasticGame, solved: Solved, weight
   for (const [s, { looks }] of game.states.entries()) {
     const look = looks[solved.look[s]!];
     if (!look) continue;
-    for (const [m, x] of solved.row[s]!.entries())
-      for (const [r, y] of solved.column[s]!.entries()) {
-        const id = look.cells[m]?.[r]?.exchange?.id;
-        if (id !== undefined && x * y > 0) exchanges.set(id, (exchanges.get(id) ?? 0) + visits[s]! * x * y);
-      }
+    for (const { m, r, share } of plays[s]!) {
+      const id = look.cells[m]?.[r]?.exchange?.id;
+      if (id !== undefined) exchanges.set(id, (exchanges.get(id) ?? 0) + visits[s]! * share);
+    }
   }
   return { visits: [...visits], exchanges };
 }

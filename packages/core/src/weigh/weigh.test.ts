@@ -2,64 +2,19 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { parseMapFile } from '../formats/mapFile.ts';
 import { seeded } from '../game/seeded.ts';
-import { type GuardMap, type GuardMapInput, MapSchema } from '../model/map.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
+import { twoByTwo } from '../test/twoByTwo.ts';
 import { bestChains } from './bestChains.ts';
-import { findHoles, holdDependence, sensitivity } from './insights.ts';
+import { findHoles } from './findHoles.ts';
+import { holdDependence } from './holdDependence.ts';
 import { ENDS, outcomeOdds, simulateRounds } from './outcomeOdds.ts';
 import { outcomePoints } from './outcomePoints.ts';
+import { sensitivity } from './sensitivity.ts';
 import { solveMap } from './solveMap.ts';
 
 const demo = parseMapFile(
   readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
 );
-
-/** One position with one look, two moves, two reactions; every cell an exchange unless left out. */
-function twoByTwo(changes: (map: GuardMapInput) => void = () => undefined): GuardMap {
-  const map: GuardMapInput = {
-    format: 'aftersquall-map',
-    version: 1,
-    id: 'two',
-    name: 'Two',
-    reactions: ['left', 'right'].map((id) => ({ id, name: id, group: 'posting & base' as const })),
-    positions: [
-      {
-        id: 'p',
-        name: 'P',
-        entry: 1,
-        holds: [
-          { id: 'h', contacts: ['handL'], action: 'grip', target: { of: 'top', part: 'wrist', side: 'R' } },
-        ],
-        looks: [{ id: 'l', name: 'L', reactions: [{ id: 'left' }, { id: 'right' }] }],
-      },
-    ],
-    moves: ['choke', 'sweep'].map((id) => ({
-      id,
-      position: 'p',
-      look: 'l',
-      name: id,
-      kind: id === 'choke' ? ('submission' as const) : ('sweep' as const),
-      hazards: id === 'choke' ? (['strangle'] as const).slice() : [],
-      seconds: 8,
-    })),
-    exchanges: [
-      ['choke', 'left', 0.8],
-      ['choke', 'right', 0.1],
-      ['sweep', 'left', 0.1],
-      ['sweep', 'right', 0.8],
-    ].map(([move, reaction, chance]) => ({
-      id: `${move}-${reaction}`,
-      move: String(move),
-      reaction: { id: String(reaction) },
-      to: { outcome: 'back' as const },
-      otherwise: { outcome: 'neutral' as const },
-      chance: Number(chance),
-      basis: 'coach' as const,
-    })),
-  };
-  changes(map);
-  return MapSchema.parse(map);
-}
 
 describe('what outcomes are worth', () => {
   it('follows the profile: a sweep 2, and 4 more in mount; top in their guard only where it scores', () => {

@@ -1,9 +1,20 @@
 import type { GuardMap } from '../model/map.ts';
 import type { ReactionRef } from '../model/reaction.ts';
-import { findHoles, type Sensitivity, type StakedHole, sensitivity } from './insights.ts';
-import { toStochasticGame, type WeighOptions } from './mapGame.ts';
-import { type End, outcomeOdds } from './outcomeOdds.ts';
-import { type LookPlan, type PositionValue, solveMap, stageOf } from './solveMap.ts';
+import { findHoles, type StakedHole } from './findHoles.ts';
+import type { WeighOptions } from './mapGame.ts';
+import { type OutcomeOdds, outcomeOdds } from './outcomeOdds.ts';
+import { type Sensitivity, sensitivity } from './sensitivity.ts';
+import {
+  type LookPlan,
+  type MapSolution,
+  type PositionValue,
+  planFor,
+  stageOf,
+  type Trade,
+  tradesOf,
+  type WeighedUp,
+  weighedUp,
+} from './solveMap.ts';
 
 /** The matrix behind a look: what each move is worth against each reaction, and the exchange that says so. */
 export interface LookMatrix {
@@ -18,13 +29,17 @@ export interface LookMatrix {
 export interface Weighing {
   entry: number;
   entryIfAnswered: number;
+  /** Trust in an opponent's tendencies, what the plan gains against them and what it is worth at worst. */
+  trust: number;
+  gain: number;
+  worst: number;
+  /** The plans there are to choose from, by trust; one where no tendency is known. */
+  trades: Trade[];
   positions: (Omit<PositionValue, 'looks'> & { looks: (LookPlan & { matrix: LookMatrix })[] })[];
   visits: Record<string, number>;
   holes: StakedHole[];
   sensitivity: Sensitivity[];
-  /** How rounds end, from each position in the map's order. */
-  odds: Record<End, number>[];
-  exchanges: number[];
+  odds: OutcomeOdds;
   /** Share of the visits that rest on exchanges whose chance is the coach's guess. */
   guessed: number;
   residual: number;
@@ -34,10 +49,13 @@ export interface Weighing {
 
 /** Weighs a map and opens every number down to its exchange. */
 export function weighMap(map: GuardMap, options: WeighOptions = {}, start?: readonly number[]): Weighing {
-  const solution = solveMap(map, options, start);
-  const { game, values } = solution;
-  const built = toStochasticGame(game, 'as-mapped', new Set());
-  const odds = outcomeOdds(solution);
+  const weighed = weighedUp(map, options, start);
+  return openWeighing(map, weighed, planFor(weighed, options.trust));
+}
+
+/** A plan of a weighed map with all that follows from it. */
+export function openWeighing(map: GuardMap, weighed: WeighedUp, solution: MapSolution): Weighing {
+  const { game, built, values } = solution;
   const basis = new Map(map.exchanges.map((exchange) => [exchange.id, exchange.basis]));
   let guessed = 0;
   let all = 0;
@@ -45,9 +63,16 @@ export function weighMap(map: GuardMap, options: WeighOptions = {}, start?: read
     all += rate;
     if (basis.get(id) !== 'logged') guessed += rate;
   }
+  const { entry, entryIfAnswered, trust, gain, worst, residual } = solution;
   return {
-    entry: solution.entry,
-    entryIfAnswered: solution.entryIfAnswered,
+    entry,
+    entryIfAnswered,
+    trust,
+    gain,
+    worst,
+    residual,
+    values,
+    trades: tradesOf(weighed),
     positions: solution.positions.map((position, s) => ({
       ...position,
       looks: position.looks.map((plan, l) => {
@@ -66,10 +91,7 @@ export function weighMap(map: GuardMap, options: WeighOptions = {}, start?: read
     visits: Object.fromEntries(solution.visits),
     holes: findHoles(solution),
     sensitivity: sensitivity(solution),
-    odds: odds.from,
-    exchanges: odds.exchanges,
+    odds: outcomeOdds(solution),
     guessed: all > 0 ? guessed / all : 0,
-    residual: solution.residual,
-    values,
   };
 }

@@ -123,6 +123,8 @@ export class ScenarioRow extends EntityRow {
   @Json('outcome_worth') outcomeWorth: unknown;
   @Json('forbidden_moves') forbiddenMoves: unknown;
   @Json('forbidden_holds') forbiddenHolds: unknown;
+  @Json('forbidden_reactions') forbiddenReactions: unknown;
+  @Json('spared_joints') sparedJoints: unknown;
   @Json() chances: unknown;
   @MaybeText() opponent: string | null;
   @MaybeNumber() trust: number | null;

@@ -1,0 +1,39 @@
+import type { GuardMap } from '../model/map.ts';
+import type { Scenario } from '../model/scenario.ts';
+import type { RulesProfile } from '../rules/profile.ts';
+import type { WeighOptions } from './mapGame.ts';
+
+/** What a scenario changes, its name left aside. */
+export type WhatIf = Omit<Scenario, 'id' | 'name' | 'note'>;
+
+/**
+ * A scenario as options of the weighing.
+ * @param profiles the rules profiles there are
+ * @throws RangeError for a rules profile or an opponent that is not there any more
+ */
+export function scenarioOptions(
+  map: GuardMap,
+  whatIf: WhatIf,
+  profiles: readonly RulesProfile[],
+): WeighOptions {
+  const rules = profiles.find(({ id }) => id === whatIf.rules);
+  if (whatIf.rules !== undefined && !rules)
+    throw new RangeError(`there is no rules profile “${whatIf.rules}” any more: choose another one`);
+  const opponent = map.opponents.find(({ id }) => id === whatIf.opponent);
+  if (whatIf.opponent !== undefined && !opponent)
+    throw new RangeError('the opponent of this what-if is gone: choose another one');
+  return {
+    rules,
+    apparel: whatIf.apparel,
+    continuation: whatIf.continuation,
+    rest: whatIf.rest,
+    submissionWorth: whatIf.submissionWorth,
+    outcomeWorth: whatIf.outcomeWorth,
+    forbiddenMoves: whatIf.forbiddenMoves,
+    forbiddenHolds: whatIf.forbiddenHolds,
+    forbiddenReactions: whatIf.forbiddenReactions,
+    sparedJoints: whatIf.sparedJoints,
+    chances: new Map(whatIf.chances.map(({ exchange, chance }) => [exchange, chance])),
+    ...(opponent && { tendencies: opponent.tendencies, trust: whatIf.trust ?? 0 }),
+  };
+}

@@ -1,0 +1,52 @@
+import type { ReactionRef } from '../model/reaction.ts';
+import type { Share } from './solveMap.ts';
+import type { Weighing } from './weighMap.ts';
+
+/** A reaction of top, and what it leaves to a bottom player who expects it. */
+export interface TopChoice {
+  reaction: ReactionRef;
+  leaves: number;
+}
+
+/** What top should do about one look: the same solution, read from the other side. */
+export interface TopLine {
+  position: string;
+  look: string;
+  name: string;
+  /** Whether bottom's plan shows this look. */
+  planned: boolean;
+  /** How often the position comes up in a round. */
+  visits: number;
+  /** Top's best reactions and what they leave to bottom. */
+  best: Share<ReactionRef>[];
+  leaves: number;
+  /** Every reaction done all the time, the one that leaves least first. */
+  options: TopChoice[];
+}
+
+/** Top's sheet: every look of the map, those that come up most first. */
+export function topSheet({ positions }: Pick<Weighing, 'positions'>): TopLine[] {
+  return positions
+    .flatMap(({ position, best, visits, looks }) =>
+      looks
+        .filter(({ matrix }) => matrix.reactions.length > 0)
+        .map(
+          ({ look, name, value, reactions, matrix }): TopLine => ({
+            position,
+            look,
+            name,
+            planned: look === best,
+            visits,
+            best: reactions,
+            leaves: value,
+            options: matrix.reactions
+              .map((reaction, r) => ({
+                reaction,
+                leaves: Math.max(...matrix.payoff.map((line) => line[r]!)),
+              }))
+              .sort((a, b) => a.leaves - b.leaves),
+          }),
+        ),
+    )
+    .sort((a, b) => Number(b.planned) - Number(a.planned) || b.visits - a.visits);
+}
