@@ -4,6 +4,7 @@ import { ClassesModule } from './classes/classes.module.ts';
 import { databaseOptions } from './database/options.ts';
 import { HealthController } from './health.controller.ts';
 import { MapsModule } from './maps/maps.module.ts';
+import { WeighingModule } from './weighing/weighing.module.ts';
 
 @Module({})
 export class AppModule {
@@ -15,6 +16,7 @@ export class AppModule {
         TypeOrmModule.forRoot({ ...databaseOptions(databaseFile), retryAttempts: 0 }),
         MapsModule,
         ClassesModule,
+        WeighingModule,
       ],
       controllers: [HealthController],
     };

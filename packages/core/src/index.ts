@@ -44,6 +44,7 @@ export * from './formats/mapJsonSchema.ts';
 export * from './formats/printGraphml.ts';
 export * from './formats/printLines.ts';
 export * from './formats/readLines.ts';
+export * from './formats/weighingSheet.ts';
 export * from './game/absorption.ts';
 export * from './game/restrictedResponse.ts';
 export * from './game/seeded.ts';

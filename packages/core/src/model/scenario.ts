@@ -24,3 +24,7 @@ export const ScenarioSchema = z.strictObject({
   trust: z.number().min(0).max(1).optional(),
 });
 export type Scenario = z.infer<typeof ScenarioSchema>;
+
+/** What a scenario changes, its name left aside. */
+export const WhatIfSchema = ScenarioSchema.omit({ id: true, name: true, note: true });
+export type WhatIf = z.infer<typeof WhatIfSchema>;

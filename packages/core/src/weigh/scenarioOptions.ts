@@ -1,10 +1,7 @@
 import type { GuardMap } from '../model/map.ts';
-import type { Scenario } from '../model/scenario.ts';
+import type { WhatIf } from '../model/scenario.ts';
 import type { RulesProfile } from '../rules/profile.ts';
 import type { WeighOptions } from './mapGame.ts';
-
-/** What a scenario changes, its name left aside. */
-export type WhatIf = Omit<Scenario, 'id' | 'name' | 'note'>;
 
 /**
  * A scenario as options of the weighing.

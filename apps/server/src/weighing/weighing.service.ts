@@ -1,0 +1,39 @@
+import {
+  openWeighing,
+  planFor,
+  printWeighingSheet,
+  resolveHoles,
+  SHIPPED_PROFILES,
+  scenarioOptions,
+  type Weighing,
+  type WeighingSheet,
+  type WhatIf,
+  weighedUp,
+} from '@aftersquall/core';
+import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import { MapsService } from '../maps/maps.service.ts';
+
+/** Weighs maps with the functions that the screen uses; nothing is kept. */
+@Injectable()
+export class WeighingService {
+  constructor(private readonly maps: MapsService) {}
+
+  /** A map that cannot be weighed is refused with the sentence that says why. */
+  async weigh(id: string, whatIf: WhatIf): Promise<Weighing> {
+    const { map } = await this.maps.get(id);
+    try {
+      const options = scenarioOptions(map, whatIf, SHIPPED_PROFILES);
+      const weighed = weighedUp(map, options);
+      const solution = planFor(weighed, options.trust);
+      return { ...openWeighing(map, weighed, solution), holes: resolveHoles(solution) };
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      throw new UnprocessableEntityException({ message: `The map cannot be weighed: ${error.message}.` });
+    }
+  }
+
+  async sheet(id: string, sheet: WeighingSheet, whatIf: WhatIf): Promise<string> {
+    const weighing = await this.weigh(id, whatIf);
+    return printWeighingSheet((await this.maps.get(id)).map, weighing, sheet);
+  }
+}

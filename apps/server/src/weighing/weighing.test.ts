@@ -1,0 +1,59 @@
+import 'reflect-metadata';
+import { readFileSync } from 'node:fs';
+import { parseMapFile, type Weighing, weighMap } from '@aftersquall/core';
+import Papa from 'papaparse';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { openApp, type TestApp } from '../test/openApp.ts';
+
+const demo = parseMapFile(
+  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+);
+let test: TestApp;
+beforeEach(async () => {
+  test = await openApp();
+  await test.http.post('/api/maps/import').send(demo).expect(201);
+});
+afterEach(() => test.close());
+
+const asked = (path: string, whatIf: object) =>
+  test.http.get(`/api/maps/kelpwick/weighing${path}`).query({ whatIf: JSON.stringify(whatIf) });
+
+describe('a weighed map from the server', () => {
+  it('is what the screen computes, its dear holes solved again', async () => {
+    const { body } = await test.http.get('/api/maps/kelpwick/weighing').expect(200);
+    const here = weighMap(demo);
+    const there = body as Weighing;
+    expect(there.entry).toBeCloseTo(here.entry, 9);
+    expect(there.positions).toHaveLength(demo.positions.length);
+    for (const { stake, exact } of there.holes) if (stake > 0) expect(exact).toBe(true);
+  });
+
+  it('under a what-if is another one', async () => {
+    const { body } = await asked('', { submissionWorth: 20, apparel: 'no-gi' }).expect(200);
+    const here = weighMap(demo, { submissionWorth: 20, apparel: 'no-gi' });
+    expect((body as Weighing).entry).toBeCloseTo(here.entry, 9);
+  });
+
+  it('goes out as tables', async () => {
+    const { text, headers } = await test.http.get('/api/maps/kelpwick/weighing/values.csv').expect(200);
+    expect(headers['content-type']).toBe('text/csv; charset=utf-8');
+    const { data } = Papa.parse<Record<string, string>>(text, { header: true });
+    expect(data.map(({ position }) => position)).toEqual(demo.positions.map(({ name }) => name));
+    for (const sheet of ['holes', 'top'])
+      await test.http.get(`/api/maps/kelpwick/weighing/${sheet}.csv`).expect(200);
+  });
+
+  it('says what is wrong with the question', async () => {
+    await test.http.get('/api/maps/kelpwick/weighing/nothing.csv').expect(400);
+    await test.http.get('/api/maps/lost/weighing').expect(404);
+    const garbled = await test.http.get('/api/maps/kelpwick/weighing?whatIf={').expect(400);
+    expect(garbled.body.message).toContain('as JSON');
+    const beyond = await asked('', { continuation: 1 }).expect(400);
+    expect(beyond.body.issues[0].path).toEqual(['continuation']);
+    const gone = await asked('', { opponent: 'lost' }).expect(422);
+    expect(gone.body.message).toContain('choose another one');
+    await test.http.post('/api/maps').send({ id: 'bare', name: 'Bare' }).expect(201);
+    const bare = await test.http.get('/api/maps/bare/weighing').expect(422);
+    expect(bare.body.message).toContain('give at least one an entry weight');
+  });
+});

@@ -1,0 +1,88 @@
+import Papa from 'papaparse';
+import { indexMap } from '../model/indexMap.ts';
+import type { GuardMap } from '../model/map.ts';
+import type { ReactionRef } from '../model/reaction.ts';
+import type { Share } from '../weigh/solveMap.ts';
+import { topSheet } from '../weigh/topSheet.ts';
+import type { Weighing } from '../weigh/weighMap.ts';
+
+export const WEIGHING_SHEETS = ['values', 'holes', 'top'] as const;
+export type WeighingSheet = (typeof WEIGHING_SHEETS)[number];
+
+type Row = Record<string, string | number>;
+
+/**
+ * One sheet of a weighed map as CSV (RFC 4180): what every position is worth and its plan, the holes by what they cost,
+ * or what top should do about every look. Points with three decimals, shares in per cent.
+ */
+export function printWeighingSheet(map: GuardMap, weighing: Weighing, sheet: WeighingSheet): string {
+  const columns = COLUMNS[sheet];
+  return Papa.unparse(
+    { fields: [...columns], data: ROWS[sheet](map, weighing).map((row) => columns.map((name) => row[name])) },
+    // A name that a spreadsheet would take for a formula stays a name.
+    { escapeFormulae: true },
+  );
+}
+
+const COLUMNS = {
+  values: ['position', 'value', 'if answered', 'visits a round', 'look', 'moves', 'what top does best'],
+  holes: ['position', 'move', 'when top', 'costs points a round', 'exact', 'visits a round'],
+  top: ['position', 'look', 'planned by bottom', 'visits a round', 'best', 'leaves', 'worst', 'worst leaves'],
+} as const satisfies Record<WeighingSheet, readonly string[]>;
+
+const points = (value: number): number => Math.round(value * 1000) / 1000;
+
+const ROWS: Record<WeighingSheet, (map: GuardMap, weighing: Weighing) => Row[]> = {
+  values: (map, { positions }) => {
+    const index = indexMap(map);
+    return positions.map(({ position, value, ifAnswered, visits, best, looks }) => {
+      const plan = looks.find(({ look }) => look === best);
+      return {
+        position: index.position.get(position)!.name,
+        value: points(value),
+        'if answered': points(ifAnswered),
+        'visits a round': points(visits),
+        look: plan?.name ?? '',
+        moves: mixWords(plan?.moves, (id) => index.move.get(id)!.name),
+        'what top does best': mixWords(plan?.reactions, (ref) => reactionName(map, ref)),
+      };
+    });
+  },
+  holes: (map, { holes }) => {
+    const index = indexMap(map);
+    return holes.map(({ position, move, reaction, stake, exact, visits }) => ({
+      position: index.position.get(position)!.name,
+      move: index.move.get(move)!.name,
+      'when top': reaction ? reactionName(map, reaction) : '',
+      'costs points a round': points(stake),
+      exact: exact ? 'yes' : 'no',
+      'visits a round': points(visits),
+    }));
+  },
+  top: (map, weighing) => {
+    const index = indexMap(map);
+    return topSheet(weighing).map(({ position, name, planned, visits, best, leaves, options }) => {
+      const worst = options.at(-1)!;
+      return {
+        position: index.position.get(position)!.name,
+        look: name,
+        'planned by bottom': planned ? 'yes' : 'no',
+        'visits a round': points(visits),
+        best: mixWords(best, (ref) => reactionName(map, ref)),
+        leaves: points(leaves),
+        worst: reactionName(map, worst.reaction),
+        'worst leaves': points(worst.leaves),
+      };
+    });
+  },
+};
+
+const reactionName = (map: GuardMap, { id, mirrored }: ReactionRef): string =>
+  `${indexMap(map).reaction.get(id)!.name}${mirrored ? ' (other side)' : ''}`;
+
+/** "Scissor sweep 60 %, Collar choke 40 %"; a single one without its share. */
+function mixWords<T>(mix: readonly Share<T>[] | undefined, name: (what: T) => string): string {
+  if (!mix) return '';
+  if (mix.length === 1) return name(mix[0]!.what);
+  return mix.map(({ what, share }) => `${name(what)} ${Math.round(share * 100)} %`).join(', ');
+}
