@@ -199,7 +199,7 @@ export const reaction = (
 
 /** Puts written positions together into a map and checks it as an import would be. */
 export function buildMap(
-  head: Pick<GuardMapInput, 'id' | 'name' | 'note' | 'systems' | 'reactions'>,
+  head: Omit<GuardMapInput, 'format' | 'version' | 'positions' | 'moves' | 'exchanges'>,
   positions: readonly PositionText[],
 ): GuardMap {
   const moves = positions.flatMap((place) =>

@@ -4,6 +4,7 @@ import { collarAndSleeve } from './collarAndSleeve.ts';
 import { crossSleeve } from './crossSleeve.ts';
 import { halfGuard } from './halfGuard.ts';
 import { legs } from './legs.ts';
+import { opponents } from './opponents.ts';
 import { outsideHook } from './outsideHook.ts';
 import { reactions } from './reactions.ts';
 
@@ -57,6 +58,12 @@ export const kelpwick = buildMap(
       },
     ],
     reactions,
+    opponents,
+    scenarios: [
+      { id: 'no-jacket', name: 'No jacket', apparel: 'no-gi' },
+      { id: 'sore-knees', name: 'Sore knees in the room', sparedJoints: ['knee'] },
+      { id: 'marten-again', name: 'Marten again', opponent: 'marten', trust: 0.6 },
+    ],
   },
   [...collarAndSleeve, ...crossSleeve, ...outsideHook, ...halfGuard, ...butterfly, ...legs],
 );

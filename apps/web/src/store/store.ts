@@ -3,11 +3,12 @@ import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.ts';
 import { mapSession } from './mapSession.ts';
 import { settings } from './settings.ts';
+import { whatIf } from './whatIf.ts';
 
 /** A store of its own: the application has one, every test makes one. */
 export const createStore = () =>
   configureStore({
-    reducer: { [api.reducerPath]: api.reducer, mapSession, settings },
+    reducer: { [api.reducerPath]: api.reducer, mapSession, settings, whatIf },
     middleware: (defaults) =>
       // A map has thousands of objects; walking them on every action to look for mutations would be felt.
       defaults({ immutableCheck: false, serializableCheck: false }).concat(api.middleware),

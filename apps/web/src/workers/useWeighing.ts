@@ -1,16 +1,13 @@
-import type { Dependence, GuardMap, HoldPattern, Outcome, Weighing, WeighOptions } from '@aftersquall/core';
-import { type Remote, wrap } from 'comlink';
+import type { GuardMap, Weighing, WeighOptions } from '@aftersquall/core';
+import { proxy } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Weigher } from './weigher.worker.ts';
+import { optionsKey } from './optionsKey.ts';
+import { type Engine, startWeigher } from './weigher.ts';
 
-interface Engine {
-  worker: Worker;
-  remote: Remote<Weigher>;
+interface Question {
+  map: GuardMap;
+  options: WeighOptions;
 }
-const start = (): Engine => {
-  const worker = new Worker(new URL('./weigher.worker.ts', import.meta.url), { type: 'module' });
-  return { worker, remote: wrap<Weigher>(worker) };
-};
 
 export interface WeighState {
   weighing?: Weighing;
@@ -18,119 +15,92 @@ export interface WeighState {
   trouble?: string;
   /** The map or the options have moved on since. */
   stale: boolean;
+  /** How far the work is, in [0, 1], while there is any. */
+  progress?: number;
+  /** The coach has stopped it. */
+  stopped: boolean;
+}
+
+/** Answers that have been worked out, by map and question, so that places need not ask again. */
+const known = new WeakMap<GuardMap, Map<string, Weighing>>();
+const MOST_KNOWN = 12;
+
+function remember(map: GuardMap, key: string, weighing: Weighing): void {
+  const answers = known.get(map) ?? new Map<string, Weighing>();
+  known.set(map, answers);
+  answers.set(key, weighing);
+  const [oldest] = answers.keys();
+  if (answers.size > MOST_KNOWN) answers.delete(oldest!);
 }
 
 /**
  * A map weighed away from the screen. While a newer question is worked on the last answer stands, marked as stale; of
- * several questions in a row only the last is answered, from where the one before ended.
+ * several questions in a row only the last is answered, from where the one before ended. Without options nothing is asked.
  */
-export function useWeighing(map: GuardMap, options: WeighOptions): WeighState {
+export function useWeighing(map: GuardMap, options: WeighOptions | undefined) {
   const engine = useRef<Engine>(undefined);
   const busy = useRef(false);
-  const wanted = useRef<{ map: GuardMap; options: WeighOptions }>(undefined);
+  const asked = useRef<Question>(undefined);
+  const wanted = useRef<Question>(undefined);
   const last = useRef<Weighing>(undefined);
-  const [state, setState] = useState<WeighState>({ stale: true });
+  const [state, setState] = useState<WeighState>({ stale: true, stopped: false });
+
   const work = useCallback(async () => {
     if (busy.current) return;
     busy.current = true;
-    engine.current ??= start();
     while (wanted.current) {
-      const { map: of, options: under } = wanted.current;
+      const question = wanted.current;
+      const { map: of, options: under } = question;
       wanted.current = undefined;
+      /** Another question may have been asked, and answered, since. */
+      const matters = () => asked.current === question || Boolean(wanted.current);
+      const mine = engine.current ?? startWeigher(of);
+      engine.current = mine;
+      if (mine.map !== of) {
+        void mine.remote.open(of);
+        mine.map = of;
+      }
       const warm = last.current?.values.length === of.positions.length ? last.current.values : undefined;
+      const onProgress = proxy((progress: number) => setState((old) => ({ ...old, progress })));
       try {
-        const weighing = await engine.current.remote.weigh(of, under, warm);
+        const weighing = await mine.remote.weigh(under, warm, onProgress);
+        remember(of, optionsKey(under), weighing);
         last.current = weighing;
-        setState({ weighing, stale: Boolean(wanted.current) });
+        if (matters()) setState({ weighing, stale: Boolean(wanted.current), stopped: false });
       } catch (error) {
-        setState({ trouble: (error as Error).message, stale: false });
+        if (matters()) setState({ trouble: (error as Error).message, stale: false, stopped: false });
       }
     }
     busy.current = false;
   }, []);
-  useEffect(() => {
-    wanted.current = { map, options };
-    setState((old) => ({ ...old, stale: true }));
+
+  const ask = useCallback(() => {
+    if (!options) return;
+    asked.current = { map, options };
+    const answer = known.get(map)?.get(optionsKey(options));
+    if (answer) {
+      wanted.current = undefined;
+      last.current = answer;
+      setState({ weighing: answer, stale: false, stopped: false });
+      return;
+    }
+    wanted.current = asked.current;
+    setState((old) => ({ ...old, stale: true, stopped: false }));
     void work();
   }, [map, options, work]);
-  useEffect(
-    () => () => {
-      engine.current?.worker.terminate();
-      engine.current = undefined;
-      busy.current = false;
-    },
-    [],
-  );
-  return state;
-}
+  useEffect(ask, [ask]);
 
-/** A row of the question what is left of the game without a class of holds. */
-export interface DependenceRow {
-  name: string;
-  holds: HoldPattern;
-  result: Dependence;
-}
-
-/** Asks for one class of holds after the other; can be stopped, and says how far it is. */
-export function useDependence(map: GuardMap, options: WeighOptions) {
-  const [rows, setRows] = useState<DependenceRow[]>([]);
-  const [left, setLeft] = useState(0);
-  const engine = useRef<Engine>(undefined);
-  const stop = useCallback(() => {
+  /** Ends the work at once. A call to a worker that has ended never returns, so its turn is ended here. */
+  const halt = useCallback(() => {
     engine.current?.worker.terminate();
     engine.current = undefined;
-    setLeft(0);
+    wanted.current = undefined;
+    busy.current = false;
   }, []);
-  useEffect(() => stop, [stop]);
-  // Another map or another what-if: what was found is no longer so.
-  useEffect(() => {
-    stop();
-    setRows([]);
-  }, [map, options, stop]);
-  const ask = async (classes: readonly { name: string; holds: HoldPattern }[]) => {
-    stop();
-    const mine = start();
-    engine.current = mine;
-    setRows([]);
-    setLeft(classes.length);
-    for (const [i, { name, holds }] of classes.entries()) {
-      const result = await mine.remote.depend(map, holds, options);
-      if (engine.current !== mine) return;
-      setRows((old) =>
-        [...old, { name, holds, result }].sort((a, b) => b.result.difference - a.result.difference),
-      );
-      setLeft(classes.length - 1 - i);
-    }
+  useEffect(() => halt, [halt]);
+  const stop = () => {
+    halt();
+    setState(({ progress: _, ...old }) => ({ ...old, stopped: true }));
   };
-  return { rows, left, ask, stop };
+  return { ...state, stop, again: ask };
 }
-
-/** Asks a worker of its own whenever the question is another; undefined until it has answered. */
-function useAnswer<T>(ask: (remote: Remote<Weigher>) => Promise<T>): T | undefined {
-  const [answer, setAnswer] = useState<T>();
-  useEffect(() => {
-    const { worker, remote } = start();
-    setAnswer(undefined);
-    void ask(remote).then(setAnswer);
-    return () => worker.terminate();
-  }, [ask]);
-  return answer;
-}
-
-const MOST_CHAINS = 5;
-
-/** The likeliest chains from a position to an outcome. */
-export const useBestChains = (map: GuardMap, options: WeighOptions, from: string, outcome: Outcome) =>
-  useAnswer(
-    useCallback(
-      (remote) => remote.chains(map, options, from, outcome, MOST_CHAINS),
-      [map, options, from, outcome],
-    ),
-  );
-
-/** So many rounds are played by chance beside the exact odds. */
-export const SIMULATED = 10_000;
-
-/** Rounds played by chance from a position, by its place in the map. */
-export const useSimulation = (map: GuardMap, options: WeighOptions, from: number) =>
-  useAnswer(useCallback((remote) => remote.simulate(map, options, from, SIMULATED), [map, options, from]));

@@ -5,25 +5,53 @@ import {
   type HoldPattern,
   holdDependence,
   type Outcome,
+  openWeighing,
+  planFor,
+  resolveHoles,
   seeded,
   simulateRounds,
-  solveMap,
+  type WeighedUp,
   type WeighOptions,
-  weighMap,
+  weighedUp,
 } from '@aftersquall/core';
 import { expose } from 'comlink';
+import { optionsKey } from './optionsKey.ts';
 
 const SEED = 1;
 
+let map: GuardMap;
+let last: { key: string; weighed: WeighedUp } | undefined;
+
+/** Solves the map under the options; a question that differs only in trust is not solved again. */
+function solved(
+  options: WeighOptions,
+  start?: readonly number[],
+  onProgress?: (share: number) => void,
+): WeighedUp {
+  const key = optionsKey({ ...options, trust: undefined });
+  if (last?.key !== key) last = { key, weighed: weighedUp(map, options, start, onProgress) };
+  return last.weighed;
+}
+const planned = (options: WeighOptions) => planFor(solved(options), options.trust);
+
 const weigher = {
-  weigh: (map: GuardMap, options: WeighOptions, start: readonly number[] | undefined) =>
-    weighMap(map, options, start),
-  depend: (map: GuardMap, holds: HoldPattern, options: WeighOptions) => holdDependence(map, holds, options),
-  chains: (map: GuardMap, options: WeighOptions, from: string, outcome: Outcome, count: number) =>
-    bestChains(solveMap(map, options), { from, to: { outcome }, count }),
+  /** The map that all later questions are about. */
+  open(next: GuardMap): void {
+    map = next;
+    last = undefined;
+  },
+  weigh(options: WeighOptions, start?: readonly number[], onProgress?: (share: number) => void) {
+    const weighed = solved(options, start, onProgress);
+    return openWeighing(map, weighed, planFor(weighed, options.trust));
+  },
+  holes: (options: WeighOptions, onHole?: (done: number, of: number) => void) =>
+    resolveHoles(planned(options), onHole),
+  depend: (holds: HoldPattern, options: WeighOptions) => holdDependence(map, holds, options),
+  chains: (options: WeighOptions, from: string, outcome: Outcome, count: number) =>
+    bestChains(planned(options), { from, to: { outcome }, count }),
   /** Seeded, so that the same question has the same answer. */
-  simulate: (map: GuardMap, options: WeighOptions, from: number, rounds: number) =>
-    simulateRounds(solveMap(map, options), from, rounds, seeded(SEED)),
+  simulate: (options: WeighOptions, from: number, rounds: number) =>
+    simulateRounds(planned(options), from, rounds, seeded(SEED)),
 };
 export type Weigher = typeof weigher;
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { mirror } from '../body/mirror.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
 import { smallMap } from '../test/smallMap.ts';
-import { readReaction, UnknownError } from './readReaction.ts';
+import { orderWords, readReaction, UnknownError } from './readReaction.ts';
 
 const map = smallMap();
 const strip = { id: 'strip-collar' };
@@ -33,6 +33,34 @@ describe('reading a reaction', () => {
     expect(options[1]).toMatchObject({ move: { id: 'tilt' } });
     expect(options[1]!.chance).toBeUndefined();
     expect(options[1]!.exchange).toBeUndefined();
+  });
+
+  it('inside a rank goes by what answers are worth, once that is known', () => {
+    // Two ready answers to nothing at all, the less likely one worth more.
+    const two = {
+      ...map,
+      exchanges: [
+        ...map.exchanges.filter(({ move, reaction }) => move !== 'tilt' || reaction !== 'none'),
+        {
+          id: 'tilt-strip',
+          move: 'tilt',
+          reaction: strip,
+          to: { outcome: 'top-mount' as const },
+          chance: 0.2,
+        },
+      ],
+    };
+    const asked = { position: 'start', reaction: strip };
+    const ready = (worths?: Record<string, number>) =>
+      readReaction(two, { ...asked, worths }).options.filter(({ rank }) => rank === 'ready');
+    expect(ready().map(({ move }) => move.id)).toEqual(['gather', 'tilt']);
+    const weighed = ready({ 'gather-strip': 0.4, 'tilt-strip': 1.2 });
+    expect(weighed.map(({ move, worth }) => [move.id, worth])).toEqual([
+      ['tilt', 1.2],
+      ['gather', 0.4],
+    ]);
+    expect(orderWords(weighed[0]!)).toContain('worth 1.20 points');
+    expect(ready({ 'gather-strip': -0.4 })[0]!.move.id).toBe('gather');
   });
 
   it('tests needs after the reaction', () => {

@@ -30,6 +30,8 @@ export interface ReadRequest {
   apparel?: Apparel;
   rules?: RulesProfile;
   athlete?: Builds;
+  /** What exchanges are worth, by id, points; without it answers are ranked by their chances. */
+  worths?: Readonly<Record<string, number>> | undefined;
 }
 
 /** An option with the position it comes from. */
@@ -37,6 +39,8 @@ export interface ReadOption extends Option {
   from: Nearest;
   /** For a sweep with a direction: whether it goes where top is weakest, in words. */
   balance?: { weakest: boolean; verdict: string };
+  /** What the exchange is worth, points, where that is known. */
+  worth?: number;
 }
 
 export interface Reading {
@@ -133,7 +137,8 @@ function optionsFrom(
       athlete: request.athlete,
       context: wordContext(position),
     });
-    return { ...option, from, ...balanceOf(position, move, met) };
+    const worth = option.exchange && request.worths?.[option.exchange.id];
+    return { ...option, from, ...balanceOf(position, move, met), ...(worth !== undefined && { worth }) };
   });
 }
 
@@ -164,19 +169,27 @@ function byWorth(a: ReadOption, b: ReadOption): number {
   return (
     Number(b.legal) - Number(a.legal) ||
     Math.min(a.missing.length, 3) - Math.min(b.missing.length, 3) ||
-    (b.chance ?? -1) - (a.chance ?? -1) ||
+    better(a.worth, b.worth) ||
+    better(a.chance, b.chance) ||
     b.from.similarity - a.from.similarity ||
     a.holdChanges - b.holdChanges ||
     (a.move.id < b.move.id ? -1 : 1)
   );
 }
 
+/** The greater first, unknown last. */
+function better(a: number | undefined, b: number | undefined): number {
+  if (a === undefined || b === undefined) return Number(a === undefined) - Number(b === undefined);
+  return b - a;
+}
+
 /** Why an option stands where it stands, in the order in which that was decided. */
 export function orderWords(option: ReadOption): string {
-  const { legal, missing, chance, holdChanges } = option;
+  const { legal, missing, worth, chance, holdChanges } = option;
   return [
     legal ? undefined : 'barred under these rules, so below the allowed ones',
     missing.length === 0 ? 'nothing is missing' : `${missing.length} missing`,
+    worth === undefined ? undefined : `worth ${worth.toFixed(2)} points`,
     chance === undefined
       ? 'no chance is written for it'
       : `${Math.round(chance * 100)} % when it comes to it`,

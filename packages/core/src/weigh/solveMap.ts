@@ -1,4 +1,4 @@
-import { type Response, responseFor, responses } from '../game/restrictedResponse.ts';
+import { type Response, responseFor, responses, TRUSTS } from '../game/restrictedResponse.ts';
 import { solveLook } from '../game/solveLook.ts';
 import {
   type StochasticGame,
@@ -101,21 +101,39 @@ export interface WeighedUp {
   found: Response[];
 }
 
+/**
+ * Solves a map once for every trust that can be asked for; once in all where no tendency is known.
+ * @param start values to begin from
+ * @param onProgress told how far the work is, in [0, 1]
+ */
 export function weighedUp(
   map: GuardMap,
   options: WeighOptions = {},
   start?: readonly number[],
-  onStage?: (residual: number) => void,
+  onProgress?: (share: number) => void,
 ): WeighedUp {
   const weights = entryWeights(map);
   const game = mapGame(map, options);
   if (game.states.some(({ looks }) => looks.some(({ known }) => known))) {
-    const found = responses((trust, near) => solveAsMapped(game, trust, near ?? start, onStage));
+    const found = responses((trust, near) => {
+      const watch = watched(onProgress, TRUSTS.indexOf(trust), TRUSTS.length);
+      return solveAsMapped(game, trust, near ?? start, watch);
+    });
     return { game, weights, found };
   }
-  const { game: built, solution } = solveAsMapped(game, 0, start, onStage);
+  const { game: built, solution } = solveAsMapped(game, 0, start, watched(onProgress, 0, 1));
   const { value } = solution;
   return { game, weights, found: [{ trust: 0, game: built, solution, gain: value, worst: value }] };
+}
+
+/** Reads residuals that shrink by shares as progress of the i-th of some solves. */
+function watched(onProgress: ((share: number) => void) | undefined, i: number, of: number) {
+  let first = 0;
+  return (residual: number): void => {
+    first = Math.max(first, residual);
+    const share = first > TINY ? Math.log(first / residual) / Math.log(first / TINY) : 1;
+    onProgress?.((i + Math.min(1, Math.max(0, share))) / of);
+  };
 }
 
 /** The plans made, with what they gain and risk at the entries. */
@@ -125,6 +143,15 @@ export const tradesOf = ({ found, weights }: WeighedUp): Trade[] =>
     gain: atEntries(gain, weights),
     worst: atEntries(worst, weights),
   }));
+
+/** The gain and the worst case of the plan that is chosen at each trust, in steps of a twentieth. */
+export function tradeCurve(trades: readonly Trade[]): Trade[] {
+  const found = trades.map(({ gain, worst }) => ({ gain: [gain], worst: [worst] }));
+  return Array.from({ length: 21 }, (_, i) => {
+    const { gain, worst } = responseFor(found, [1], i / 20);
+    return { trust: i / 20, gain: gain[0]!, worst: worst[0]! };
+  });
+}
 
 const atEntries = (values: readonly number[], weights: readonly number[]): number =>
   weights.reduce((sum, weight, s) => sum + weight * values[s]!, 0);
@@ -185,7 +212,7 @@ function solveAsMapped(
   game: MapGame,
   trust: number,
   start: readonly number[] | undefined,
-  onStage?: (residual: number) => void,
+  onStage: (residual: number) => void,
 ): { game: StochasticGame; solution: StochasticSolution } {
   let self = new Set<number>();
   for (let round = 0, near = start; ; round++) {

@@ -51,6 +51,16 @@ describe('a weighed map', () => {
     expect(holes).toBe(weighMap(demo, { apparel: 'gi' }).holes.length);
   });
 
+  it('says what every exchange is worth, as the cell that it stands in does', () => {
+    const { positions, worths } = weighMap(demo, { apparel: 'gi' });
+    expect(Object.keys(worths)).toHaveLength(demo.exchanges.length);
+    for (const { looks } of positions)
+      for (const { matrix } of looks)
+        for (const [m, line] of matrix.exchanges.entries())
+          for (const [r, id] of line.entries())
+            if (id !== undefined) expect(worths[id], id).toBeCloseTo(matrix.payoff[m]![r]!, 9);
+  });
+
   it('says how much of it rests on guesses', () => {
     expect(weighMap(demo).guessed).toBe(1);
     const logged = {

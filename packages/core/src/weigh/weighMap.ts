@@ -1,5 +1,6 @@
 import type { GuardMap } from '../model/map.ts';
 import type { ReactionRef } from '../model/reaction.ts';
+import { exchangeWorths } from './exchangeWorths.ts';
 import { findHoles, type StakedHole } from './findHoles.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { type OutcomeOdds, outcomeOdds } from './outcomeOdds.ts';
@@ -36,7 +37,9 @@ export interface Weighing {
   /** The plans there are to choose from, by trust; one where no tendency is known. */
   trades: Trade[];
   positions: (Omit<PositionValue, 'looks'> & { looks: (LookPlan & { matrix: LookMatrix })[] })[];
+  /** Of every exchange: how often it comes up in a round, and what it is worth once its reaction has come. */
   visits: Record<string, number>;
+  worths: Record<string, number>;
   holes: StakedHole[];
   sensitivity: Sensitivity[];
   odds: OutcomeOdds;
@@ -89,6 +92,7 @@ export function openWeighing(map: GuardMap, weighed: WeighedUp, solution: MapSol
       }),
     })),
     visits: Object.fromEntries(solution.visits),
+    worths: exchangeWorths(map, solution),
     holes: findHoles(solution),
     sensitivity: sensitivity(solution),
     odds: outcomeOdds(solution),

@@ -3,6 +3,7 @@ import { ChevronDown } from 'lucide-react';
 import { type ChangeEvent, useRef, useState } from 'react';
 import { Dropdown, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
+import { NameDialog } from '../../components/NameDialog.tsx';
 import {
   refusalOf,
   useCopyMapMutation,
@@ -13,7 +14,6 @@ import {
 } from '../../store/api.ts';
 import { changeMap, toldOfMap } from '../../store/mapSession.ts';
 import { useAppDispatch } from '../../store/store.ts';
-import { NameDialog } from './NameDialog.tsx';
 
 type Asking = 'new' | 'copy' | 'rename';
 const TITLES: Record<Asking, string> = {

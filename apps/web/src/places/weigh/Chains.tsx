@@ -9,7 +9,7 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { SelectField } from '../../components/fields/SelectField.tsx';
-import { useBestChains } from '../../workers/useWeighing.ts';
+import { useBestChains } from '../../workers/weighQuestions.ts';
 
 interface Props {
   map: GuardMap;
@@ -56,7 +56,7 @@ export function Chains({ map, options, at }: Props) {
           </li>
         ))}
       </ol>
-      <p className="soft small">Bottom makes these moves; top answers from its best mix.</p>
+      <p className="soft small">Bottom makes these moves; top answers as the plan expects.</p>
     </>
   );
 }

@@ -9,7 +9,7 @@ import {
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { Bar } from 'react-chartjs-2';
 import { useAppSelector } from '../../store/store.ts';
-import { SIMULATED, useSimulation } from '../../workers/useWeighing.ts';
+import { SIMULATED, useSimulation } from '../../workers/weighQuestions.ts';
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
 
@@ -28,7 +28,7 @@ export function Ends({ map, weighing, options, at }: Props) {
   const theme = useAppSelector(({ settings }) => settings.theme);
   const place = map.positions.findIndex(({ id }) => id === at);
   const played = useSimulation(map, options, place);
-  const odds = weighing.odds[place];
+  const odds = weighing.odds.from[place];
   if (!odds) return null;
   const shown = ENDS.filter((end) => odds[end] > 0.0005).sort((a, b) => odds[b] - odds[a]);
   const ink = theme === 'dark' ? '#ece4d4' : '#1f2a33';
@@ -52,6 +52,7 @@ export function Ends({ map, weighing, options, at }: Props) {
             indexAxis: 'y',
             maintainAspectRatio: false,
             animation: false,
+            plugins: { legend: { display: false } },
             scales: {
               x: {
                 ticks: { color: ink, callback: (value) => `${value} %` },
@@ -85,8 +86,33 @@ export function Ends({ map, weighing, options, at }: Props) {
           ))}
         </tbody>
       </table>
+      <table className="ends mt-3">
+        <caption className="label-small">Points of a round from here</caption>
+        <tbody>
+          {weighing.odds.distribution[place]!.filter(({ chance }) => chance > 0.0005).map(
+            ({ points, chance }) => (
+              <tr key={points}>
+                <th scope="row">{points > 0 ? `+${points}` : points}</th>
+                <td className="share-cell">
+                  <span
+                    className={points < 0 ? 'minus' : ''}
+                    style={{ '--share': chance } as object}
+                    aria-hidden
+                  />
+                </td>
+                <td>{(chance * 100).toFixed(1)} %</td>
+              </tr>
+            ),
+          )}
+        </tbody>
+      </table>
+      <p className="mt-2">
+        On average <b>{weighing.odds.points[place]!.toFixed(2)}</b> points,{' '}
+        {weighing.odds.exchanges[place]!.toFixed(1)} exchanges, {Math.round(weighing.odds.seconds[place]!)} s.
+      </p>
       <p className="soft small">
-        On average {weighing.exchanges[place]?.toFixed(1)} exchanges. Top knows best all the time. Played:{' '}
+        Bottom keeps to the plan, top{' '}
+        {weighing.trust > 0 ? 'does what is expected of this opponent' : 'knows best all the time'}. Played:{' '}
         {SIMULATED.toLocaleString('en')} rounds by chance, with their standard error.
       </p>
     </>

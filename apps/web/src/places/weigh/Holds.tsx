@@ -1,6 +1,6 @@
 import type { GuardMap, WeighOptions } from '@aftersquall/core';
 import { Ban, Play } from 'lucide-react';
-import { useDependence } from '../../workers/useWeighing.ts';
+import { useDependence } from '../../workers/weighQuestions.ts';
 import { HOLD_CLASSES } from './holdClasses.ts';
 
 interface Props {

@@ -1,25 +1,61 @@
-import { type GuardMap, indexMap, reactionKey, type Weighing } from '@aftersquall/core';
+import {
+  type GuardMap,
+  indexMap,
+  landingWords,
+  reactionKey,
+  type StakedHole,
+  suggestAnswers,
+  type Weighing,
+  type WeighOptions,
+} from '@aftersquall/core';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { useExactHoles } from '../../workers/weighQuestions.ts';
+import { exchangeName, reactionName } from './exchangeName.ts';
+import type { InsightView } from './Insights.tsx';
+import type { useWhatIf } from './useWhatIf.ts';
 
 /** So many are listed of each kind. */
 const MOST = 20;
 /** A stake below this shows as nothing. */
 const LEAST = 0.0005;
+/** So many proposals stand beside a hole. */
+const PROPOSALS = 2;
 
 interface Props {
   map: GuardMap;
   weighing: Weighing;
+  options: WeighOptions;
+  settled: boolean;
+  asked: ReturnType<typeof useWhatIf>;
+  onView: (view: InsightView) => void;
 }
 
 /** Holes by what they cost, and which of the guessed chances matter most. */
-export function Holes({ map, weighing }: Props) {
+export function Holes({ map, weighing, options, settled, asked, onView }: Props) {
   const index = indexMap(map);
-  const costly = weighing.holes.filter(({ stake }) => stake >= LEAST);
-  const rest = weighing.holes.filter(({ stake }) => stake < LEAST);
+  const { holes: exact, done } = useExactHoles(map, options);
+  const holes = (settled && exact) || weighing.holes;
+  const costly = holes.filter(({ stake }) => stake >= LEAST);
+  const rest = holes.filter(({ stake }) => stake < LEAST);
+  const askChance = (exchange: string, chance: number) => {
+    const { chances } = asked.whatIf;
+    if (!chances.some((one) => one.exchange === exchange))
+      asked.change({ chances: [...chances, { exchange, chance }] });
+    onView('what-if');
+  };
   return (
     <>
       <h2 className="mt-3">Holes by what they cost</h2>
-      {weighing.holes.length === 0 && <p>No hole under these rules.</p>}
+      {holes.length === 0 && <p>No hole under these rules.</p>}
+      {costly.length > 0 && !exact && (
+        <progress
+          className="d-block w-100"
+          max={done?.of ?? 1}
+          value={done?.done ?? 0}
+          aria-label="Holes solved for exactly"
+        />
+      )}
       <HoleList map={map} holes={costly.slice(0, MOST)} />
       {rest.length > 0 && (
         <details className="mb-3">
@@ -30,21 +66,22 @@ export function Holes({ map, weighing }: Props) {
         </details>
       )}
       <h2>Guesses that matter most</h2>
-      <ol className="list-unstyled">
+      <ol className="list-unstyled" aria-label="Guesses that matter most">
         {weighing.sensitivity.map(({ exchange: id, slope }) => {
           const exchange = index.exchange.get(id)!;
-          const { reaction } = exchange;
           return (
             <li key={id} className="stake">
               <b>
                 {slope > 0 ? '+' : ''}
                 {(slope * 0.1).toFixed(3)}
               </b>
-              <Link to={`/${map.id}/map?sel=exchange.${id}`}>
-                {index.move.get(exchange.move)?.name}
-                {reaction !== 'none' && ` | ${index.reaction.get(reaction.id)?.name}`}
-              </Link>
-              <small className="soft">{Math.round(exchange.chance * 100)} % now; for each 10 % more</small>
+              <Link to={`/${map.id}/map?sel=exchange.${id}`}>{exchangeName(map, id)}</Link>
+              <small className="soft">
+                at {Math.round(exchange.chance * 100)} %, for 10 % more{' '}
+                <button type="button" className="chip" onClick={() => askChance(id, exchange.chance)}>
+                  what if…
+                </button>
+              </small>
             </li>
           );
         })}
@@ -53,27 +90,45 @@ export function Holes({ map, weighing }: Props) {
   );
 }
 
-function HoleList({ map, holes }: { map: GuardMap; holes: Weighing['holes'] }) {
-  const index = indexMap(map);
+function HoleList({ map, holes }: { map: GuardMap; holes: readonly StakedHole[] }) {
   return (
     <ol className="list-unstyled">
-      {holes.map(({ position, move, reaction, stake, visits }) => {
-        const column = reactionKey(reaction ?? 'none');
-        return (
-          <li key={`${move} ${column}`} className="stake">
-            <b>{stake.toFixed(3)}</b>
-            <Link to={`/${map.id}/map?view=board&cell=${move}.${column}&sel=move.${move}`}>
-              {index.move.get(move)?.name}, when top{' '}
-              {reaction
-                ? (index.reaction.get(reaction.id)?.name ?? '').replace(/^./, (c) => c.toLowerCase())
-                : 'does whatever top does'}
-            </Link>
-            <small className="soft">
-              {index.position.get(position)?.name}, {visits.toFixed(2)} times a round
-            </small>
-          </li>
-        );
-      })}
+      {holes.map((hole) => (
+        <HoleLine key={`${hole.move} ${reactionKey(hole.reaction ?? 'none')}`} map={map} hole={hole} />
+      ))}
     </ol>
+  );
+}
+
+function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
+  const { position, move, reaction, stake, visits, exact } = hole;
+  const index = indexMap(map);
+  const cell = `/${map.id}/map?view=board&cell=${move}.${reactionKey(reaction ?? 'none')}&sel=move.${move}`;
+  const proposals = useMemo(
+    () => (reaction ? suggestAnswers(map, position, reaction).slice(0, PROPOSALS) : []),
+    [map, position, reaction],
+  );
+  return (
+    <li className="stake">
+      <b title={exact ? 'The map solved again with this answered' : 'By the rates of the plan'}>
+        {exact ? '' : '≈ '}
+        {stake.toFixed(3)}
+      </b>
+      <Link to={cell}>
+        {index.move.get(move)?.name}, when top{' '}
+        {reaction
+          ? reactionName(map, reaction).replace(/^./, (c) => c.toLowerCase())
+          : 'does whatever top does'}
+      </Link>
+      <small className="soft">
+        {index.position.get(position)?.name}, {visits.toFixed(2)} times a round
+      </small>
+      {proposals.map((proposal) => (
+        <small key={proposal.move.id} className="proposal">
+          Could be: {proposal.move.name}
+          {proposal.like && `, to ${landingWords(map, proposal.like.to)}`}
+        </small>
+      ))}
+    </li>
   );
 }

@@ -1,36 +1,63 @@
 import type { GuardMap, Weighing, WeighOptions } from '@aftersquall/core';
-import { useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { Chains } from './Chains.tsx';
 import { Ends } from './Ends.tsx';
 import { Holds } from './Holds.tsx';
 import { Holes } from './Holes.tsx';
+import { OpponentPane } from './OpponentPane.tsx';
+import type { useWhatIf } from './useWhatIf.ts';
+import { WhatIfPane } from './WhatIfPane.tsx';
 
 interface Props {
   map: GuardMap;
   weighing: Weighing;
   options: WeighOptions;
+  asked: ReturnType<typeof useWhatIf>;
+  /** Whether the weighing is that of the question asked. */
+  settled: boolean;
   at: string;
+  view: InsightView;
+  onView: (view: InsightView) => void;
+  onPick: (position: string) => void;
 }
-type View = 'holes' | 'holds' | 'ends' | 'chains';
+export const INSIGHT_VIEWS = ['holes', 'what-if', 'opponent', 'holds', 'ends', 'chains'] as const;
+export type InsightView = (typeof INSIGHT_VIEWS)[number];
 
-/** What to fix first: holes by what they cost, what the game rests on, how rounds end, which guesses matter. */
-export function Insights({ map, weighing, options, at }: Props) {
-  const [view, setView] = useState<View>('holes');
+/** What to fix first and what to ask: holes, what-ifs, opponents, what the game rests on, how rounds end. */
+export function Insights(props: Props) {
+  const { map, weighing, options, asked, settled, at, view, onView, onPick } = props;
+  const { whatIf, change } = asked;
   return (
     <section className="weigh-column" aria-label="What to fix first">
-      <ChoiceToggle<View>
-        label="What to look at"
-        value={view}
-        choices={[
-          ['holes', 'Holes'],
-          ['holds', 'Holds'],
-          ['ends', 'How it ends'],
-          ['chains', 'Best chains'],
-        ]}
-        onChange={setView}
-      />
-      {view === 'holes' && <Holes map={map} weighing={weighing} />}
+      <div className="weigh-tabs">
+        <ChoiceToggle<InsightView>
+          label="What to look at"
+          value={view}
+          choices={[
+            ['holes', 'Holes'],
+            ['what-if', 'What if'],
+            ['opponent', 'Opponent'],
+            ['holds', 'Holds'],
+            ['ends', 'Ends'],
+            ['chains', 'Chains'],
+          ]}
+          onChange={onView}
+        />
+      </div>
+      {view === 'holes' && (
+        <Holes
+          map={map}
+          weighing={weighing}
+          options={options}
+          settled={settled}
+          asked={asked}
+          onView={onView}
+        />
+      )}
+      {view === 'what-if' && <WhatIfPane map={map} whatIf={whatIf} change={change} />}
+      {view === 'opponent' && (
+        <OpponentPane map={map} weighing={weighing} whatIf={whatIf} change={change} at={at} onPick={onPick} />
+      )}
       {view === 'holds' && <Holds map={map} options={options} />}
       {view === 'ends' && <Ends map={map} weighing={weighing} options={options} at={at} />}
       {view === 'chains' && <Chains map={map} options={options} at={at} />}

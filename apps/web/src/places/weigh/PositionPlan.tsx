@@ -1,5 +1,7 @@
-import { type GuardMap, indexMap, reactionKey, type Weighing } from '@aftersquall/core';
+import { type GuardMap, indexMap, type ReactionRef, reactionKey, type Weighing } from '@aftersquall/core';
+import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
+import { reactionName } from './exchangeName.ts';
 import { planWords } from './planWords.ts';
 
 interface Props {
@@ -8,14 +10,24 @@ interface Props {
   at: string;
 }
 
+/** As in the styles: below this the columns stand under one another. */
+const NARROW = '(max-width: 1000px)';
+
 /** One position opened: its looks, the plan in words, the matrix behind it, and from each cell the exchange. */
 export function PositionPlan({ map, weighing, at }: Props) {
   const index = indexMap(map);
   const value = weighing.positions.find(({ position }) => position === at);
+  const here = useRef<HTMLElement>(null);
+  const shown = useRef(at);
+  // On a narrow screen the plan stands below the values: picking one there leads to it.
+  useEffect(() => {
+    if (shown.current !== at && matchMedia(NARROW).matches) here.current?.scrollIntoView();
+    shown.current = at;
+  }, [at]);
   if (!value) return <section className="weigh-column" />;
   const looks = [...value.looks].sort((a, b) => b.value - a.value);
   return (
-    <section className="weigh-column plan" aria-label="The plan">
+    <section ref={here} className="weigh-column plan" aria-label="The plan">
       <h2>
         <Link to={`/${map.id}/map?sel=position.${at}`}>{index.position.get(at)?.name}</Link>
       </h2>
@@ -46,14 +58,13 @@ export function PositionPlan({ map, weighing, at }: Props) {
                   <td />
                   {plan.matrix.reactions.map((ref) => (
                     <th key={reactionKey(ref)} scope="col">
-                      {index.reaction.get(ref.id)?.name}
-                      {ref.mirrored && ' (other side)'}
-                      <ShareBar
-                        share={
-                          plan.reactions.find(({ what }) => reactionKey(what) === reactionKey(ref))?.share ??
-                          0
-                        }
-                      />
+                      {reactionName(map, ref)}
+                      <ShareBar share={shareOf(plan.reactions, ref)} />
+                      {weighing.trust > 0 && (
+                        <small className="d-block">
+                          {Math.round(shareOf(plan.expected, ref) * 100)} % expected
+                        </small>
+                      )}
                     </th>
                   ))}
                   {plan.matrix.reactions.length === 0 && <th scope="col">not said yet</th>}
@@ -95,6 +106,11 @@ export function PositionPlan({ map, weighing, at }: Props) {
     </section>
   );
 }
+
+const shareOf = (
+  mix: Weighing['positions'][number]['looks'][number]['reactions'],
+  ref: ReactionRef,
+): number => mix.find(({ what }) => reactionKey(what) === reactionKey(ref))?.share ?? 0;
 
 function ShareBar({ share }: { share: number }) {
   return (

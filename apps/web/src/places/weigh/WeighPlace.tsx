@@ -1,186 +1,135 @@
 import './weigh.scss';
-import { SHIPPED_PROFILES, type Weighing, type WeighOptions } from '@aftersquall/core';
-import { useMemo, useState } from 'react';
+import type { GuardMap, Weighing } from '@aftersquall/core';
+import { Ban } from 'lucide-react';
+import { useMemo } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { ApparelToggle } from '../../components/ApparelToggle.tsx';
-import { SelectField } from '../../components/fields/SelectField.tsx';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { selectMap } from '../../store/mapSession.ts';
 import { setApparel } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useWeighing } from '../../workers/useWeighing.ts';
-import { Insights } from './Insights.tsx';
+import { INSIGHT_VIEWS, Insights, type InsightView } from './Insights.tsx';
 import { PositionPlan } from './PositionPlan.tsx';
-import { withoutChoices, withoutOptions } from './without.ts';
+import { ScenarioBar } from './ScenarioBar.tsx';
+import { TakeAlong } from './TakeAlong.tsx';
+import { TopSheet } from './TopSheet.tsx';
+import { useWhatIf } from './useWhatIf.ts';
+import { Values } from './Values.tsx';
 
 /** What the map is worth, where it breaks, and what to fix first. */
 export function WeighPlace() {
   const map = useAppSelector(selectMap)!;
-  const { apparel, rules } = useAppSelector(({ settings }) => settings);
+  const { apparel } = useAppSelector(({ settings }) => settings);
   const dispatch = useAppDispatch();
   const [params, set] = useAddress();
-  const [submission, setSubmission] = useState(map.settings.submissionWorth);
-  const [continuation, setContinuation] = useState(map.settings.continuation);
-  const [without, setWithout] = useState('');
-  const options = useMemo((): WeighOptions => {
-    const profile = SHIPPED_PROFILES.find(({ id }) => id === rules);
-    return {
-      apparel,
-      submissionWorth: submission,
-      continuation,
-      ...(profile && { rules: profile }),
-      ...withoutOptions(without),
-    };
-  }, [apparel, rules, submission, continuation, without]);
-  const { weighing, trouble, stale } = useWeighing(map, options);
-  const at = params.get('at') ?? '';
+  const asked = useWhatIf(map);
+  const { question, other, whatIf } = asked;
+  const { weighing, stale, stopped, progress, stop, again, ...found } = useWeighing(map, question.options);
+  const beside = useWeighing(map, other?.question.options);
+  const trouble = question.trouble ?? found.trouble;
+  const at = params.get('at') || (weighing ? mainEntry(map, weighing) : '');
+  const asTop = params.get('as') === 'top';
+  const view = INSIGHT_VIEWS.find((one) => one === params.get('see')) ?? 'holes';
+  const names = useMemo(() => new Map(map.positions.map(({ id, name }) => [id, name])), [map]);
+  const pick = (id: string) => set({ at: id });
+  useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }));
 
   return (
     <>
       <header className="place-bar">
         <h1>Weigh</h1>
+        <ChoiceToggle
+          label="Whose plan"
+          value={asTop ? 'top' : 'bottom'}
+          choices={[
+            ['bottom', 'Bottom’s plan'],
+            ['top', 'Top’s sheet'],
+          ]}
+          onChange={(side) => set({ as: side === 'top' ? 'top' : undefined })}
+        />
         <ApparelToggle value={apparel} onChange={(value) => dispatch(setApparel(value))} />
         <RulesChoice inBar />
-        <SelectField
-          label="Without"
-          hideLabel
-          value={without}
-          choices={withoutChoices(map)}
-          onChange={setWithout}
-        />
-        <WhatIf
-          label="A submission is worth"
-          value={submission}
-          least={0}
-          most={20}
-          step={0.5}
-          say={(value) => `${value} points`}
-          onChange={setSubmission}
-        />
-        <WhatIf
-          label="The round goes on"
-          value={continuation}
-          least={0.8}
-          most={0.98}
-          step={0.01}
-          say={(value) => `${Math.round(value * 100)} % each 8 s`}
-          onChange={setContinuation}
-        />
+        <ScenarioBar map={map} asked={asked} />
+        <span className="push" />
+        <TakeAlong map={map} whatIf={whatIf} />
       </header>
+      {!trouble && (stopped || (stale && progress !== undefined)) && (
+        <p className="weigh-work">
+          {stopped ? (
+            <>
+              Stopped: what is shown is from before.
+              <button type="button" className="btn btn-sm btn-now" onClick={again}>
+                Weigh again
+              </button>
+            </>
+          ) : (
+            <>
+              <progress max={1} value={progress} aria-label="Weighing" />
+              <button type="button" className="btn btn-sm btn-plain" onClick={stop}>
+                <Ban size={14} aria-hidden /> Stop
+              </button>
+            </>
+          )}
+        </p>
+      )}
       {trouble ? (
         <div className="teach">
-          <h1>This map cannot be weighed yet</h1>
+          <h1>This map cannot be weighed {question.trouble ? 'like this' : 'yet'}</h1>
           <p>{trouble.replace(/^./, (letter) => letter.toUpperCase())}.</p>
-          <Link className="btn btn-now" to={`/${map.id}/map`}>
-            To the map
-          </Link>
+          <div className="d-flex gap-2 justify-content-center">
+            <Link className="btn btn-now" to={`/${map.id}/map`}>
+              To the map
+            </Link>
+            <button type="button" className="btn btn-plain" onClick={() => asked.begin(undefined)}>
+              Ask as mapped
+            </button>
+          </div>
         </div>
       ) : (
-        weighing && (
-          <div className={`weigh-body ${stale ? 'stale' : ''}`} aria-busy={stale}>
+        weighing &&
+        question.options && (
+          <div className={`weigh-body ${stale ? 'stale' : ''} ${asTop ? 'as-top' : ''}`} aria-busy={stale}>
             <Values
               weighing={weighing}
-              names={new Map(map.positions.map(({ id, name }) => [id, name]))}
+              beside={other && beside.weighing && { name: other.name, weighing: beside.weighing }}
+              names={names}
               at={at}
-              onPick={(id) => set({ at: id })}
+              onPick={pick}
             />
-            <PositionPlan map={map} weighing={weighing} at={at || mostVisited(weighing)} />
-            <Insights map={map} weighing={weighing} options={options} at={at || mostVisited(weighing)} />
+            {asTop ? (
+              <TopSheet map={map} weighing={weighing} at={at} onPick={pick} />
+            ) : (
+              <PositionPlan map={map} weighing={weighing} at={at} />
+            )}
+            <Insights
+              map={map}
+              weighing={weighing}
+              options={question.options}
+              asked={asked}
+              settled={!stale}
+              at={at}
+              view={view}
+              onView={(next: InsightView) => set({ see: next === 'holes' ? undefined : next })}
+              onPick={pick}
+            />
           </div>
         )
       )}
+      {other?.question.trouble && <p className="hazard px-3">Beside: {other.question.trouble}.</p>}
       <p className="visually-hidden" role="status">
-        {stale ? 'Weighing' : 'Weighed'}
+        {stopped ? 'Stopped' : stale ? 'Weighing' : 'Weighed'}
       </p>
     </>
   );
 }
 
-const mostVisited = ({ positions }: Weighing): string =>
-  positions.reduce((a, b) => (b.visits > a.visits ? b : a)).position;
-
-interface WhatIfProps {
-  label: string;
-  value: number;
-  least: number;
-  most: number;
-  step: number;
-  say: (value: number) => string;
-  onChange: (value: number) => void;
-}
-
-function WhatIf({ label, value, least, most, step, say, onChange }: WhatIfProps) {
-  return (
-    <label className="what-if">
-      <span>
-        {label} <b>{say(value)}</b>
-      </span>
-      <input
-        type="range"
-        className="form-range"
-        min={least}
-        max={most}
-        step={step}
-        value={value}
-        onChange={(event) => onChange(Number(event.target.value))}
-      />
-    </label>
-  );
-}
-
-interface ValuesProps {
-  weighing: Weighing;
-  names: ReadonlyMap<string, string>;
-  at: string;
-  onPick: (id: string) => void;
-}
-
-/** Every position with its value, twice where that differs: as mapped, and as if its holes were answered. */
-function Values({ weighing, names, at, onPick }: ValuesProps) {
-  const sorted = [...weighing.positions].sort((a, b) => b.value - a.value);
-  const scale = Math.max(
-    1,
-    ...weighing.positions.map(({ value, ifAnswered }) => Math.max(Math.abs(value), Math.abs(ifAnswered))),
-  );
-  const share = (value: number) => `${(value / scale) * 50}%`;
-  return (
-    <section className="weigh-column" aria-label="Values">
-      <p className="entry-value">
-        <b>{weighing.entry.toFixed(2)}</b> points a round
-        <span className="soft"> as mapped, {weighing.entryIfAnswered.toFixed(2)} if answered</span>
-      </p>
-      <p className="soft small">
-        Against a top who always knows best. {Math.round(weighing.guessed * 100)} % of it rests on the coach’s
-        guesses.
-      </p>
-      <ol className="list-unstyled values">
-        {sorted.map(({ position, value, ifAnswered, visits }) => (
-          <li key={position}>
-            <button
-              type="button"
-              className={position === at ? 'on' : ''}
-              aria-pressed={position === at}
-              onClick={() => onPick(position)}
-            >
-              <span className="clip">{names.get(position)}</span>
-              <span className="numbers" title={`comes up ${visits.toFixed(2)} times a round`}>
-                {value.toFixed(2)}
-                {ifAnswered - value > 0.01 && <small className="soft"> ({ifAnswered.toFixed(2)})</small>}
-              </span>
-              <span className="value-bar" aria-hidden>
-                <span
-                  className={value < 0 ? 'minus' : 'plus'}
-                  style={
-                    value < 0 ? { right: '50%', width: share(-value) } : { left: '50%', width: share(value) }
-                  }
-                />
-                <i style={{ left: `calc(50% + ${share(ifAnswered)})` }} />
-              </span>
-            </button>
-          </li>
-        ))}
-      </ol>
-    </section>
-  );
-}
+/** Where a round starts most of the time by the plan. */
+const mainEntry = (map: GuardMap, { positions }: Weighing): string => {
+  const visits = (id: string) => positions.find(({ position }) => position === id)?.visits ?? 0;
+  const entries = map.positions.filter(({ entry = 0 }) => entry > 0);
+  return entries.reduce((a, b) => (visits(b.id) > visits(a.id) ? b : a)).id;
+};

@@ -24,7 +24,18 @@ describe('a plan in words', () => {
     );
     expect(words).toContain('Top does best when top');
     expect(words).toContain(`That leaves ${plan.value.toFixed(2)} points.`);
-    const seen = positions.find(({ position }) => position === 'knee-line')!.looks[0]!;
-    expect(planWords(map, seen)).toContain('Feel first, then');
+  });
+
+  it('says to feel first only where that changes what to do', () => {
+    const seen = solveMap(map)
+      .positions.flatMap(({ looks }) => looks)
+      .filter(({ timing }) => timing === 'seen');
+    const differs = seen.filter(({ replies }) => new Set(replies.map(({ move }) => move)).size > 1);
+    expect(differs.length).toBeGreaterThan(0);
+    for (const plan of seen) {
+      const words = planWords(map, plan);
+      if (differs.includes(plan)) expect(words).toContain('Feel first, then');
+      else expect(words).toContain('whatever top does');
+    }
   });
 });

@@ -26,6 +26,9 @@ export function planWords(map: GuardMap, plan: LookPlan): string {
     met.length > 0
       ? `Top does best when ${joinWords(met.map((name) => `top ${lower(name)}`))}.`
       : 'Nobody has said what top does about it.';
+  const [reply] = plan.replies;
+  if (plan.timing === 'seen' && reply && plan.replies.every(({ move: id }) => id === reply.move))
+    return `${move(reply.move)}, whatever top does. ${top} ${leaves}`;
   if (plan.timing === 'seen') {
     const replies = plan.replies.map(
       ({ reaction, move: id }) =>

@@ -1,36 +1,31 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, solveMap } from '@aftersquall/core';
+import { parseMapFile, scenarioOptions, solveMap, WhatIfSchema } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { HOLD_CLASSES } from './holdClasses.ts';
-import { withoutChoices, withoutOptions } from './without.ts';
+import { takenAway, withoutChoices, withoutTaken } from './without.ts';
 
 const demo = parseMapFile(
   readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
 );
+const nothing = WhatIfSchema.parse({});
 
-describe('what is taken out of the game', () => {
-  it('is each choice, said once, and nothing for none', () => {
-    const values = withoutChoices(demo).map(({ value }) => value);
-    expect(new Set(values).size).toBe(values.length);
-    expect(values).toHaveLength(1 + HOLD_CLASSES.length + demo.reactions.length + demo.moves.length);
-    expect(values.filter((value) => Object.keys(withoutOptions(value)).length === 0)).toEqual(['']);
+describe('what can be taken out of the game', () => {
+  it('is every class of holds, reaction and move, each of which can be weighed without and given back', () => {
+    for (const { value, name } of withoutChoices(demo)) {
+      const whatIf = { ...nothing, ...withoutTaken(nothing, value) };
+      const taken = takenAway(demo, whatIf);
+      expect(taken.map((one) => one.name)).toEqual(value === '' ? [] : [name]);
+      for (const { back } of taken) expect({ ...whatIf, ...back }).toEqual(nothing);
+    }
   });
 
-  it('never helps bottom when it is bottom’s, and never hurts when it is top’s', () => {
-    const whole = solveMap(demo);
-    const weigh = (choice: string) => solveMap(demo, withoutOptions(choice), whole.values).entry;
-    for (const { name } of HOLD_CLASSES)
-      expect(weigh(`holds ${name}`), name).toBeLessThanOrEqual(whole.entry + 1e-7);
-    for (const { id } of demo.moves.slice(0, 20))
-      expect(weigh(`move ${id}`), id).toBeLessThanOrEqual(whole.entry + 1e-7);
-    // A reaction that comes in every look of a position may leave a look with nothing said: those are left alone here.
-    const spoken = demo.reactions.filter(({ id }) =>
-      demo.positions.every(({ looks }) =>
-        looks.every(({ reactions }) => reactions.length === 0 || reactions.some((ref) => ref.id !== id)),
-      ),
-    );
-    expect(spoken.length).toBeGreaterThan(10);
-    for (const { id } of spoken)
-      expect(weigh(`reaction ${id}`), id).toBeGreaterThanOrEqual(whole.entry - 1e-7);
+  it('adds up, each thing once, and only costs bottom what is bottom’s', () => {
+    const whole = solveMap(demo).entry;
+    let whatIf = nothing;
+    for (const choice of ['holds sleeve grips', 'holds sleeve grips', `move ${demo.moves[0]!.id}`])
+      whatIf = { ...whatIf, ...withoutTaken(whatIf, choice) };
+    expect(takenAway(demo, whatIf)).toHaveLength(2);
+    expect(solveMap(demo, scenarioOptions(demo, whatIf, [])).entry).toBeLessThanOrEqual(whole + 1e-9);
+    const silent = { ...nothing, ...withoutTaken(nothing, `reaction ${demo.reactions[0]!.id}`) };
+    expect(solveMap(demo, scenarioOptions(demo, silent, [])).entry).toBeGreaterThanOrEqual(whole - 1e-9);
   });
 });

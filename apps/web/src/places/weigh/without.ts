@@ -1,10 +1,11 @@
-import type { GuardMap, WeighOptions } from '@aftersquall/core';
+import { type GuardMap, type HoldPattern, indexMap, type WhatIf } from '@aftersquall/core';
 import type { Choice } from '../../components/fields/SelectField.tsx';
+import type { Changes } from '../../store/whatIf.ts';
 import { HOLD_CLASSES } from './holdClasses.ts';
 
 /** What can be taken out of the game: a class of holds, something top does, a move. */
 export const withoutChoices = (map: GuardMap): Choice[] => [
-  { value: '', name: 'With everything' },
+  { value: '', name: 'Nothing more' },
   ...HOLD_CLASSES.map(({ name }) => ({ value: `holds ${name}`, name: `Without ${name}`, group: 'Holds' })),
   ...map.reactions.map(({ id, name }) => ({
     value: `reaction ${id}`,
@@ -14,13 +15,49 @@ export const withoutChoices = (map: GuardMap): Choice[] => [
   ...map.moves.map(({ id, name }) => ({ value: `move ${id}`, name: `Without ${name}`, group: 'Moves' })),
 ];
 
-/** The choice as options of the weighing; nothing for no choice. */
-export function withoutOptions(choice: string): WeighOptions {
+const added = <T>(list: readonly T[], item: T): T[] => (list.includes(item) ? [...list] : [...list, item]);
+const same = (a: HoldPattern, b: HoldPattern) => JSON.stringify(a) === JSON.stringify(b);
+
+/** The what-if with one thing more taken away. */
+export function withoutTaken(whatIf: WhatIf, choice: string): Partial<Changes> {
   const [kind, ...rest] = choice.split(' ');
   const what = rest.join(' ');
   const holds = HOLD_CLASSES.find(({ name }) => name === what)?.holds;
-  if (kind === 'holds' && holds) return { forbiddenHolds: [holds] };
-  if (kind === 'reaction') return { forbiddenReactions: [what] };
-  if (kind === 'move') return { forbiddenMoves: [what] };
+  if (kind === 'holds' && holds) {
+    const others = whatIf.forbiddenHolds.filter((pattern) => !same(pattern, holds));
+    return { forbiddenHolds: [...others, holds] };
+  }
+  if (kind === 'reaction') return { forbiddenReactions: added(whatIf.forbiddenReactions, what) };
+  if (kind === 'move') return { forbiddenMoves: added(whatIf.forbiddenMoves, what) };
   return {};
+}
+
+export interface Taken {
+  key: string;
+  name: string;
+  /** What gives it back. */
+  back: Partial<Changes>;
+}
+
+/** Everything that is taken away, in words. */
+export function takenAway(map: GuardMap, whatIf: WhatIf): Taken[] {
+  const index = indexMap(map);
+  const { forbiddenHolds, forbiddenMoves, forbiddenReactions } = whatIf;
+  return [
+    ...forbiddenHolds.map((holds) => ({
+      key: JSON.stringify(holds),
+      name: `Without ${HOLD_CLASSES.find((known) => same(known.holds, holds))?.name ?? Object.values(holds).join(' ')}`,
+      back: { forbiddenHolds: forbiddenHolds.filter((one) => one !== holds) },
+    })),
+    ...forbiddenReactions.map((id) => ({
+      key: `reaction ${id}`,
+      name: `Top never: ${index.reaction.get(id)?.name ?? id}`,
+      back: { forbiddenReactions: forbiddenReactions.filter((one) => one !== id) },
+    })),
+    ...forbiddenMoves.map((id) => ({
+      key: `move ${id}`,
+      name: `Without ${index.move.get(id)?.name ?? id}`,
+      back: { forbiddenMoves: forbiddenMoves.filter((one) => one !== id) },
+    })),
+  ];
 }

@@ -1,0 +1,91 @@
+import { freshId, type GuardMap, put, remove } from '@aftersquall/core';
+import { Bookmark, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { SelectField } from '../../components/fields/SelectField.tsx';
+import { NameDialog } from '../../components/NameDialog.tsx';
+import { changeMap, told } from '../../store/mapSession.ts';
+import { useAppDispatch } from '../../store/store.ts';
+import { PLAIN } from '../../store/whatIf.ts';
+import type { useWhatIf } from './useWhatIf.ts';
+
+interface Props {
+  map: GuardMap;
+  asked: ReturnType<typeof useWhatIf>;
+}
+
+/** Which what-if is asked, keeping it under a name, and which one it is laid beside. */
+export function ScenarioBar({ map, asked }: Props) {
+  const { whatIf, scenario, beside, begin, layBeside } = asked;
+  const dispatch = useAppDispatch();
+  const [naming, setNaming] = useState(false);
+  const keep = (name: string) => {
+    const same = map.scenarios.find((known) => known.name === name);
+    const id =
+      same?.id ??
+      freshId(
+        name,
+        map.scenarios.map((known) => known.id),
+      );
+    const kept = { ...whatIf, id, name, note: same?.note ?? '' };
+    dispatch(changeMap(put('scenario', kept)));
+    begin(kept);
+    dispatch(told(`Kept “${name}”.`));
+    setNaming(false);
+  };
+  return (
+    <>
+      <SelectField
+        label="What-if"
+        hideLabel
+        value={scenario?.id ?? ''}
+        choices={[
+          { value: '', name: 'As mapped' },
+          ...map.scenarios.map(({ id, name }) => ({ value: id, name })),
+        ]}
+        onChange={(id) => begin(map.scenarios.find((known) => known.id === id))}
+      />
+      <button
+        type="button"
+        className="btn btn-sm btn-plain"
+        title="Keep this what-if under a name"
+        onClick={() => setNaming(true)}
+      >
+        <Bookmark size={14} aria-hidden /> Keep
+      </button>
+      {scenario && (
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          aria-label={`Remove the what-if “${scenario.name}”`}
+          title={`Remove the what-if “${scenario.name}”`}
+          onClick={() => {
+            begin(undefined);
+            dispatch(changeMap(remove('scenario', scenario.id)));
+            dispatch(told(`Removed the what-if “${scenario.name}”.`));
+          }}
+        >
+          <Trash2 size={14} aria-hidden />
+        </button>
+      )}
+      <SelectField
+        label="Beside"
+        hideLabel
+        value={beside}
+        choices={[
+          { value: '', name: 'Beside: nothing' },
+          { value: PLAIN, name: 'Beside: as mapped' },
+          ...map.scenarios.map(({ id, name }) => ({ value: id, name: `Beside: ${name}` })),
+        ]}
+        onChange={layBeside}
+      />
+      {naming && (
+        <NameDialog
+          title="Keep this what-if as"
+          name={scenario?.name ?? ''}
+          onName={keep}
+          onHide={() => setNaming(false)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,114 @@
+import {
+  type GuardMap,
+  type Look,
+  type Opponent,
+  type Position,
+  put,
+  reactionKey,
+  type Tendency,
+} from '@aftersquall/core';
+import { type FormEvent, useState } from 'react';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { changeMap } from '../../store/mapSession.ts';
+import { useAppDispatch } from '../../store/store.ts';
+import { reactionName } from './exchangeName.ts';
+import { type Entry, sharesOf, type Unit } from './sharesOf.ts';
+
+interface Props {
+  map: GuardMap;
+  opponent: Opponent;
+  position: Position;
+}
+
+/** What an opponent does about each look of a position: in per cent by hand, or as it was counted. */
+export function TendencyForm({ map, opponent, position }: Props) {
+  const looks = position.looks.filter(({ reactions }) => reactions.length > 0);
+  if (looks.length === 0)
+    return <p className="soft small">Nobody has said what top does in “{position.name}”.</p>;
+  return (
+    <>
+      <p className="small mb-1">In “{position.name}”; pick another position on the left.</p>
+      {looks.map((look) => (
+        <LookForm key={look.id} map={map} opponent={opponent} position={position.id} look={look} />
+      ))}
+    </>
+  );
+}
+
+interface LookProps {
+  map: GuardMap;
+  opponent: Opponent;
+  position: string;
+  look: Look;
+}
+
+function LookForm({ map, opponent, position, look }: LookProps) {
+  const dispatch = useAppDispatch();
+  const known = opponent.tendencies.find((one) => one.position === position && one.look === look.id);
+  const [unit, setUnit] = useState<Unit>('per cent');
+  const [entries, setEntries] = useState<Entry[]>(() =>
+    look.reactions.map((ref) => {
+      const share = known?.reactions.find((one) => reactionKey(one) === reactionKey(ref))?.share;
+      return { ref, text: share === undefined ? '' : String(Math.round(share * 1000) / 10) };
+    }),
+  );
+  const read = sharesOf(entries, unit);
+  const keep = (reactions: Tendency['reactions'] | undefined) => {
+    const others = opponent.tendencies.filter((one) => one.position !== position || one.look !== look.id);
+    const tendencies = reactions ? [...others, { position, look: look.id, reactions }] : others;
+    dispatch(changeMap(put('opponent', { ...opponent, tendencies })));
+  };
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (read.shares) keep(read.shares);
+  };
+  return (
+    <form className="tendency" onSubmit={submit} aria-label={look.name}>
+      <div className="d-flex justify-content-between align-items-center">
+        <b>{look.name}</b>
+        <ChoiceToggle<Unit>
+          label="Given as"
+          value={unit}
+          choices={[
+            ['per cent', '%'],
+            ['counts', 'times seen'],
+          ]}
+          onChange={setUnit}
+        />
+      </div>
+      {entries.map(({ ref, text }, i) => (
+        <label key={reactionKey(ref)}>
+          <span>{reactionName(map, ref)}</span>
+          <input
+            type="number"
+            className="form-control form-control-sm"
+            min={0}
+            step="any"
+            value={text}
+            onChange={({ target }) => setEntries(entries.with(i, { ref, text: target.value }))}
+          />
+        </label>
+      ))}
+      {read.trouble && (
+        <p className="hazard small mb-1" role="alert">
+          {read.trouble}
+        </p>
+      )}
+      <div className="d-flex gap-2">
+        <button type="submit" className="btn btn-sm btn-now" disabled={!read.shares}>
+          Keep
+        </button>
+        {read.scaled && (
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => keep(read.scaled)}>
+            Scale to 100 %
+          </button>
+        )}
+        {known && (
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => keep(undefined)}>
+            Not known
+          </button>
+        )}
+      </div>
+    </form>
+  );
+}

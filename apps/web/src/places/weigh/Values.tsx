@@ -1,0 +1,87 @@
+import type { Weighing } from '@aftersquall/core';
+
+interface Props {
+  weighing: Weighing;
+  /** Another what-if that it is laid beside. */
+  beside: { name: string; weighing: Weighing } | undefined;
+  names: ReadonlyMap<string, string>;
+  at: string;
+  onPick: (id: string) => void;
+}
+
+export const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}`;
+
+/** A difference below this shows as none. */
+const SAME = 0.005;
+
+/** Every position with its value, twice where that differs: as mapped, and as if its holes were answered. */
+export function Values({ weighing, beside, names, at, onPick }: Props) {
+  const sorted = [...weighing.positions].sort((a, b) => b.value - a.value);
+  const scale = Math.max(
+    1,
+    ...weighing.positions.map(({ value, ifAnswered }) => Math.max(Math.abs(value), Math.abs(ifAnswered))),
+  );
+  const share = (value: number) => `${(value / scale) * 50}%`;
+  const others = new Map(beside?.weighing.positions.map(({ position, value }) => [position, value]));
+  const against =
+    weighing.trust > 0
+      ? `${weighing.gain.toFixed(2)} against this opponent’s habits, ${weighing.worst.toFixed(2)} against a top who always knows best.`
+      : 'Against a top who always knows best.';
+  return (
+    <section className="weigh-column" aria-label="Values">
+      <p className="entry-value">
+        <b>{weighing.entry.toFixed(2)}</b> points a round
+        <span className="soft"> as mapped, {weighing.entryIfAnswered.toFixed(2)} if answered</span>
+      </p>
+      {beside && (
+        <p className="beside" role="note">
+          <b>{signed(weighing.entry - beside.weighing.entry)}</b> on “{beside.name}”, which is worth{' '}
+          {beside.weighing.entry.toFixed(2)}
+        </p>
+      )}
+      <p className="soft small">
+        {against} {Math.round(weighing.guessed * 100)} % of it rests on the coach’s guesses.
+      </p>
+      <ol className="list-unstyled values">
+        {sorted.map(({ position, value, ifAnswered, visits }) => {
+          const change = beside && value - (others.get(position) ?? 0);
+          return (
+            <li key={position}>
+              <button
+                type="button"
+                className={position === at ? 'on' : ''}
+                aria-pressed={position === at}
+                onClick={() => onPick(position)}
+              >
+                <span className="clip">{names.get(position)}</span>
+                <span className="numbers" title={`comes up ${visits.toFixed(2)} times a round`}>
+                  {value.toFixed(2)}
+                  {change !== undefined
+                    ? Math.abs(change) > SAME && (
+                        <small className={change > 0 ? 'own' : 'top'}>
+                          {' '}
+                          {change > 0 ? '▲' : '▼'}
+                          {signed(change)}
+                        </small>
+                      )
+                    : ifAnswered - value > 0.01 && <small className="soft"> ({ifAnswered.toFixed(2)})</small>}
+                </span>
+                <span className="value-bar" aria-hidden>
+                  <span
+                    className={value < 0 ? 'minus' : 'plus'}
+                    style={
+                      value < 0
+                        ? { right: '50%', width: share(-value) }
+                        : { left: '50%', width: share(value) }
+                    }
+                  />
+                  <i style={{ left: `calc(50% + ${share(others.get(position) ?? ifAnswered)})` }} />
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}

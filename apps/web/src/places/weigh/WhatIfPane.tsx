@@ -1,0 +1,150 @@
+import { type GuardMap, indexMap, JOINTS, OUTCOME_WORDS, OUTCOMES, type WhatIf } from '@aftersquall/core';
+import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { SelectField } from '../../components/fields/SelectField.tsx';
+import type { Changes } from '../../store/whatIf.ts';
+import { exchangeName } from './exchangeName.ts';
+import { Slider } from './Slider.tsx';
+import { takenAway, withoutChoices, withoutTaken } from './without.ts';
+
+interface Props {
+  map: GuardMap;
+  whatIf: WhatIf;
+  change: (some: Partial<Changes>) => void;
+}
+
+/** Everything that can be asked about: worths, what is taken away, sore joints, other chances. */
+export function WhatIfPane({ map, whatIf, change }: Props) {
+  const index = indexMap(map);
+  const { settings } = map;
+  const setWorth = (outcome: (typeof OUTCOMES)[number], value: number) =>
+    change({ outcomeWorth: { ...whatIf.outcomeWorth, [outcome]: value } });
+  return (
+    <>
+      <h2 className="mt-3">What if…</h2>
+      <Slider
+        label="A submission is worth"
+        value={whatIf.submissionWorth ?? settings.submissionWorth}
+        least={0}
+        most={20}
+        step={0.5}
+        say={(value) => `${value} points`}
+        onChange={(submissionWorth) => change({ submissionWorth })}
+      />
+      <Slider
+        label="The round goes on"
+        value={whatIf.continuation ?? settings.continuation}
+        least={0.8}
+        most={0.98}
+        step={0.01}
+        say={(value) => `${Math.round(value * 100)} % each ${settings.roundPace} s`}
+        onChange={(continuation) => change({ continuation })}
+      />
+      <Slider
+        label="Being able to do nothing is worth"
+        value={whatIf.rest ?? settings.rest}
+        least={-3}
+        most={3}
+        step={0.1}
+        say={(value) => `${value.toFixed(1)} points`}
+        onChange={(rest) => change({ rest })}
+      />
+      <div className="mt-3">
+        <SelectField
+          label="Take away"
+          value=""
+          choices={withoutChoices(map)}
+          onChange={(choice) => change(withoutTaken(whatIf, choice))}
+        />
+        <ul className="list-unstyled taken" aria-label="Taken away">
+          {takenAway(map, whatIf).map(({ key, name, back }) => (
+            <Taken key={key} name={name} onBack={() => change(back)} />
+          ))}
+        </ul>
+      </div>
+      <fieldset className="mt-3">
+        <legend className="form-label">Sore, so not to be loaded</legend>
+        <div className="d-flex flex-wrap gap-1">
+          {JOINTS.map((joint) => {
+            const on = whatIf.sparedJoints.includes(joint);
+            return (
+              <button
+                key={joint}
+                type="button"
+                className={`btn btn-sm ${on ? 'btn-dark' : 'btn-plain'}`}
+                aria-pressed={on}
+                onClick={() =>
+                  change({
+                    sparedJoints: on
+                      ? whatIf.sparedJoints.filter((one) => one !== joint)
+                      : [...whatIf.sparedJoints, joint],
+                  })
+                }
+              >
+                {joint}
+              </button>
+            );
+          })}
+        </div>
+        {whatIf.sparedJoints.length > 0 && (
+          <p className="soft small mt-1">
+            Moves that load it are left out, by their cautions and their way of moving. Whether somebody may
+            train is for a licensed clinician to say.
+          </p>
+        )}
+      </fieldset>
+      {whatIf.chances.length > 0 && <h3 className="mt-3">Other chances</h3>}
+      {whatIf.chances.map(({ exchange: id, chance }) => (
+        <Slider
+          key={id}
+          label={exchangeName(map, id)}
+          value={chance}
+          least={0}
+          most={1}
+          step={0.01}
+          say={(value) =>
+            `${Math.round(value * 100)} %, ${Math.round((index.exchange.get(id)?.chance ?? 0) * 100)} % mapped`
+          }
+          onChange={(value) =>
+            change({
+              chances: whatIf.chances.map((one) => (one.exchange === id ? { ...one, chance: value } : one)),
+            })
+          }
+          onAway={() => change({ chances: whatIf.chances.filter(({ exchange }) => exchange !== id) })}
+        />
+      ))}
+      <details className="mt-3" open={Object.values(whatIf.outcomeWorth).some(Boolean)}>
+        <summary>Worth of an ending beside the points</summary>
+        <p className="soft small">Without it, a map of submissions alone values every sweep at nothing.</p>
+        {OUTCOMES.map((outcome) => (
+          <label key={outcome} className="outcome-worth">
+            <span>{OUTCOME_WORDS[outcome]}</span>
+            <input
+              type="number"
+              className="form-control form-control-sm"
+              min={-100}
+              max={100}
+              step={0.5}
+              value={whatIf.outcomeWorth[outcome] ?? 0}
+              onChange={({ target }) => {
+                const value = target.valueAsNumber;
+                if (Math.abs(value) <= 100) setWorth(outcome, value);
+              }}
+            />
+          </label>
+        ))}
+      </details>
+    </>
+  );
+}
+
+function Taken({ name, onBack }: { name: ReactNode; onBack: () => void }) {
+  return (
+    <li className="chip on">
+      {name}
+      <button type="button" aria-label={`Give back: ${name}`} onClick={onBack}>
+        <X size={13} aria-hidden />
+      </button>
+    </li>
+  );
+}

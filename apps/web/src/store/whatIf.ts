@@ -1,0 +1,59 @@
+import { type Scenario, type WhatIf, WhatIfSchema } from '@aftersquall/core';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/** What is changed, the apparel and the rules left aside: every place goes by those. */
+export type Changes = Omit<WhatIf, 'rules' | 'apparel'>;
+
+interface Asked {
+  changes: Changes;
+  /** The scenario that it began from, and the one it is laid beside: an id, or `plain` for the map as it is. */
+  scenario: string;
+  beside: string;
+}
+
+/** The map as it is, to be laid beside. */
+export const PLAIN = 'plain';
+export const NO_CHANGES: Changes = WhatIfSchema.parse({});
+const NOTHING: Asked = { changes: NO_CHANGES, scenario: '', beside: '' };
+
+const changesOf = ({
+  id: _,
+  name: __,
+  note: ___,
+  rules: ____,
+  apparel: _____,
+  ...changes
+}: Scenario): Changes => changes;
+
+const slice = createSlice({
+  name: 'whatIf',
+  initialState: {} as Record<string, Asked>,
+  reducers: {
+    changeWhatIf(state, { payload }: PayloadAction<{ map: string; changes: Partial<Changes> }>) {
+      const asked = state[payload.map] ?? NOTHING;
+      state[payload.map] = { ...asked, changes: { ...asked.changes, ...payload.changes } };
+    },
+    /** Begins from a scenario, or from the map as it is. */
+    beginFrom(state, { payload }: PayloadAction<{ map: string; scenario: Scenario | undefined }>) {
+      const { scenario } = payload;
+      const asked = state[payload.map] ?? NOTHING;
+      state[payload.map] = {
+        ...asked,
+        changes: scenario ? changesOf(scenario) : NO_CHANGES,
+        scenario: scenario?.id ?? '',
+      };
+    },
+    layBeside(state, { payload }: PayloadAction<{ map: string; beside: string }>) {
+      state[payload.map] = { ...(state[payload.map] ?? NOTHING), beside: payload.beside };
+    },
+  },
+});
+
+export const whatIf = slice.reducer;
+export const { changeWhatIf, beginFrom, layBeside } = slice.actions;
+
+/** What is asked about a map; the same object for the same state. */
+export const selectAsked =
+  (map: string) =>
+  (state: { whatIf: Record<string, Asked> }): Asked =>
+    state.whatIf[map] ?? NOTHING;

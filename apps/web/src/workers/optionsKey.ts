@@ -1,0 +1,5 @@
+import type { WeighOptions } from '@aftersquall/core';
+
+/** Options as one word: the same for the same question. */
+export const optionsKey = ({ chances, ...rest }: WeighOptions): string =>
+  JSON.stringify({ ...rest, chances: [...(chances ?? [])] });

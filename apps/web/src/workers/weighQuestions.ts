@@ -1,0 +1,105 @@
+import type { Dependence, GuardMap, HoldPattern, Outcome, StakedHole, WeighOptions } from '@aftersquall/core';
+import { proxy, type Remote } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { type Engine, startWeigher } from './weigher.ts';
+import type { Weigher } from './weigher.worker.ts';
+
+/** A row of the question what is left of the game without a class of holds. */
+export interface DependenceRow {
+  name: string;
+  holds: HoldPattern;
+  result: Dependence;
+}
+
+/** Asks for one class of holds after the other; can be stopped, and says how far it is. */
+export function useDependence(map: GuardMap, options: WeighOptions) {
+  const [rows, setRows] = useState<DependenceRow[]>([]);
+  const [left, setLeft] = useState(0);
+  const engine = useRef<Engine>(undefined);
+  const stop = useCallback(() => {
+    engine.current?.worker.terminate();
+    engine.current = undefined;
+    setLeft(0);
+  }, []);
+  useEffect(() => stop, [stop]);
+  // Another map or another what-if: what was found is no longer so.
+  useEffect(() => {
+    stop();
+    setRows([]);
+  }, [map, options, stop]);
+  const ask = async (classes: readonly { name: string; holds: HoldPattern }[]) => {
+    stop();
+    const mine = startWeigher(map);
+    engine.current = mine;
+    setRows([]);
+    setLeft(classes.length);
+    for (const [i, { name, holds }] of classes.entries()) {
+      const result = await mine.remote.depend(holds, options);
+      if (engine.current !== mine) return;
+      setRows((old) =>
+        [...old, { name, holds, result }].sort((a, b) => b.result.difference - a.result.difference),
+      );
+      setLeft(classes.length - 1 - i);
+    }
+  };
+  return { rows, left, ask, stop };
+}
+
+/** A question is asked once nothing has changed for so long, ms. */
+const SETTLED = 250;
+
+/** Asks a worker of its own once the question has settled; undefined until it has answered. */
+function useAnswer<T>(map: GuardMap, ask: (remote: Remote<Weigher>) => Promise<T>): T | undefined {
+  const [answer, setAnswer] = useState<T>();
+  useEffect(() => {
+    let engine: Engine | undefined;
+    setAnswer(undefined);
+    const timer = setTimeout(() => {
+      engine = startWeigher(map);
+      void ask(engine.remote).then(setAnswer);
+    }, SETTLED);
+    return () => {
+      clearTimeout(timer);
+      engine?.worker.terminate();
+    };
+  }, [map, ask]);
+  return answer;
+}
+
+const MOST_CHAINS = 5;
+
+/** The likeliest chains from a position to an outcome. */
+export const useBestChains = (map: GuardMap, options: WeighOptions, from: string, outcome: Outcome) =>
+  useAnswer(
+    map,
+    useCallback((remote) => remote.chains(options, from, outcome, MOST_CHAINS), [options, from, outcome]),
+  );
+
+/** So many rounds are played by chance beside the exact odds. */
+export const SIMULATED = 10_000;
+
+/** Rounds played by chance from a position, by its place in the map. */
+export const useSimulation = (map: GuardMap, options: WeighOptions, from: number) =>
+  useAnswer(
+    map,
+    useCallback((remote) => remote.simulate(options, from, SIMULATED), [options, from]),
+  );
+
+/** Holes with the dearest of them solved for again, and how far that is. */
+export function useExactHoles(map: GuardMap, options: WeighOptions) {
+  const [done, setDone] = useState<{ done: number; of: number }>();
+  const holes = useAnswer<StakedHole[]>(
+    map,
+    useCallback(
+      (remote) => {
+        setDone(undefined);
+        return remote.holes(
+          options,
+          proxy((count: number, of: number) => setDone({ done: count, of })),
+        );
+      },
+      [options],
+    ),
+  );
+  return { holes, done };
+}
