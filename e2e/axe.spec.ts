@@ -12,6 +12,9 @@ const PLACES = [
   'read?at=x-guard&as=top',
   'read?by=holds',
   'weigh?at=x-guard',
+  'weigh?at=x-guard&see=ends&as=top',
+  'weigh?see=what-if',
+  'weigh?see=opponent',
   'balance?move=over-under-sweep',
   'drills',
   'drills/tuesday',
@@ -35,6 +38,7 @@ for (const theme of ['light', 'dark']) {
         .or(page.getByRole('main').getByRole('link'))
         .first()
         .waitFor();
+      if (place.startsWith('weigh')) await expect(page.getByRole('region', { name: 'Values' })).toBeVisible();
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
       expect(

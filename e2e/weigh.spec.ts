@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, test } from './app.ts';
 
@@ -6,26 +7,197 @@ const entryValue = (page: Page) =>
 const weighed = (page: Page) =>
   expect(page.getByRole('status').filter({ hasText: /^Weighed$/ })).toBeAttached();
 
+const entry = async (page: Page) => Number(await entryValue(page).textContent());
+
 test('a what-if moves the value of the map at once', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.goto(`${demo.url}/kelpwick/weigh?see=what-if`);
   await expect(entryValue(page)).toHaveText(/^-?\d+\.\d\d$/);
   await weighed(page);
-  const before = Number(await entryValue(page).textContent());
+  const before = await entry(page);
 
   const worth = page.getByRole('slider', { name: /^A submission is worth/ });
   await worth.focus();
   await page.keyboard.press('End');
   await expect(worth).toHaveAccessibleName('A submission is worth 20 points');
   // Bottom attacks more than top does in this map, and the dearest submissions are its own.
-  await expect.poll(async () => Number(await entryValue(page).textContent())).toBeGreaterThan(before);
-  const dear = Number(await entryValue(page).textContent());
+  await expect.poll(() => entry(page)).toBeGreaterThan(before);
+  const dear = await entry(page);
 
-  // What is not allowed can only cost bottom.
-  await page.getByLabel('Without').selectOption('Without hooks');
-  await expect.poll(async () => Number(await entryValue(page).textContent())).toBeLessThan(dear);
-  const hooked = Number(await entryValue(page).textContent());
-  await page.getByLabel('Without').selectOption('Top never: Drives forward');
-  await expect.poll(async () => Number(await entryValue(page).textContent())).toBeGreaterThan(hooked);
+  // What is not allowed can only cost bottom; what top leaves out can only help.
+  const take = page.getByLabel('Take away');
+  await take.selectOption('Without hooks');
+  await expect.poll(() => entry(page)).toBeLessThan(dear);
+  const hooked = await entry(page);
+  await take.selectOption('Top never: Drives forward');
+  await expect.poll(() => entry(page)).toBeGreaterThan(hooked);
+  const taken = page.getByRole('list', { name: 'Taken away' });
+  await expect(taken.getByRole('listitem')).toHaveText(['Without hooks', 'Top never: Drives forward']);
+  await taken.getByRole('button', { name: 'Give back: Top never: Drives forward' }).click();
+  await expect.poll(() => entry(page)).toBe(hooked);
+
+  const knee = page.getByRole('button', { name: 'knee', exact: true });
+  await knee.click();
+  await expect(knee).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByText('is for a licensed clinician to say')).toBeVisible();
+});
+
+test('one chance is asked about, from the guesses that matter most', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await weighed(page);
+  const before = await entry(page);
+  const guesses = page.getByRole('list', { name: 'Guesses that matter most' }).getByRole('listitem');
+  const name = await guesses.first().getByRole('link').textContent();
+  await expect(guesses.first().locator('b')).toHaveText(/^\+/);
+  await guesses.first().getByRole('button', { name: 'what if…' }).click();
+  const slider = page.getByRole('slider', { name: name! });
+  await slider.focus();
+  await page.keyboard.press('End');
+  await expect.poll(() => entry(page)).toBeGreaterThan(before);
+  await page.getByRole('button', { name: `As mapped: ${name}` }).click();
+  await expect.poll(() => entry(page)).toBe(before);
+});
+
+test('a what-if is kept under a name, laid beside the map as it is, and taken back', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/weigh?see=what-if`);
+  await weighed(page);
+  const before = await entry(page);
+  await page.getByLabel('Take away').selectOption('Without collar grips');
+  await expect.poll(() => entry(page)).toBeLessThan(before);
+  const without = await entry(page);
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Collar worn out');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('What-if', { exact: true })).toHaveValue('collar-worn-out');
+
+  await page.getByLabel('Beside').selectOption('Beside: as mapped');
+  const note = page.getByRole('region', { name: 'Values' }).getByRole('note');
+  await expect(note).toContainText('on “As mapped”');
+  const difference = Number((await note.locator('b').textContent())!.replace('−', '-'));
+  expect(difference).toBeCloseTo(without - before, 1);
+  expect(difference).toBeLessThan(0);
+
+  // It is in the map: another visit finds it, and it can be removed and had back.
+  await page.reload();
+  await weighed(page);
+  expect(await entry(page)).toBe(before);
+  await page.getByLabel('What-if', { exact: true }).selectOption('Collar worn out');
+  await expect.poll(() => entry(page)).toBe(without);
+  await page.getByRole('button', { name: 'Remove the what-if “Collar worn out”' }).click();
+  await expect.poll(() => entry(page)).toBe(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('What-if', { exact: true }).getByRole('option')).toContainText([
+    'Collar worn out',
+  ]);
+});
+
+test('an opponent’s habits are written down, trusted and gained from, at a risk', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh?see=opponent&at=collar-sleeve-standing`);
+  await weighed(page);
+  await page.getByRole('button', { name: 'New opponent' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Bracken');
+  await page.keyboard.press('Enter');
+  const look = page.getByRole('form', { name: 'Push the hip, pull the collar' });
+  const inputs = look.getByRole('spinbutton');
+  await inputs.nth(0).fill('60');
+  await inputs.nth(1).fill('30');
+  await expect(look.getByRole('alert')).toHaveText('These add up to 90 %: 10 % too little.');
+  await expect(look.getByRole('button', { name: 'Keep' })).toBeDisabled();
+
+  // The same as it was counted needs no adding up.
+  await look.getByRole('button', { name: 'times seen' }).click();
+  await look.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('button', { name: 'Not known' })).toBeVisible();
+  await expect(page.getByText('Known in:')).toContainText('Collar and sleeve, top standing');
+
+  const trust = page.getByRole('slider', { name: /^Trust in these habits/ });
+  const chart = page.getByRole('img', { name: /trust: .* against the habits/ });
+  const read = async (percent: number) => {
+    await expect(chart).toHaveAccessibleName(new RegExp(`^At ${percent} % trust`));
+    const [gain, worst] = (await chart.getAttribute('aria-label'))!.match(/-?\d+\.\d\d/g)!.map(Number);
+    return { gain: gain!, worst: worst! };
+  };
+  await trust.focus();
+  await page.keyboard.press('Home');
+  const careful = await read(0);
+  await page.keyboard.press('End');
+  const bold = await read(100);
+  expect(bold.gain).toBeGreaterThanOrEqual(careful.gain);
+  expect(bold.worst).toBeLessThanOrEqual(careful.worst);
+  await expect(page.getByRole('region', { name: 'Values' })).toContainText('against this opponent’s habits');
+});
+
+test('top’s sheet says what top should do and what gives most away', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await weighed(page);
+  await page.keyboard.press('t');
+  const sheet = page.getByRole('region', { name: 'Top’s sheet' });
+  const rows = sheet.getByRole('row');
+  await expect(rows.nth(1)).toContainText('the plan');
+  for (const row of (await rows.all()).slice(1, 6)) {
+    const [, leaves, , gives] = await row.getByRole('cell').allTextContents();
+    if (gives) expect(Number(gives)).toBeGreaterThan(Number(leaves));
+  }
+  await rows.nth(2).getByRole('button').click();
+  await expect(page).toHaveURL(/at=/);
+});
+
+test('what was weighed goes out as files, under the what-if on screen', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await weighed(page);
+  await page.getByLabel('What-if', { exact: true }).selectOption('No jacket');
+  await weighed(page);
+  const shown = await entry(page);
+  const take = async (name: string) => {
+    await page.getByRole('button', { name: 'Take along as a file' }).click();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name }).or(page.getByRole('button', { name })).click(),
+    ]);
+    return readFileSync(await download.path(), 'utf8');
+  };
+  expect(await take('Values and plans (CSV)')).toContain('position,value,if answered');
+  const { entry: there } = JSON.parse(await take('All of it (JSON)')) as { entry: number };
+  expect(there).toBeCloseTo(shown, 2);
+});
+
+test('work that takes long is stopped and begun again', async ({ page, demo }) => {
+  // The worker is held up until it is let go.
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => {
+    letGo = resolve;
+  });
+  await page.route(/weigher\.worker/, async (route) => {
+    await held;
+    await route.continue().catch(() => {});
+  });
+  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('Stopped: what is shown is from before.')).toBeVisible();
+  letGo();
+  await page.getByRole('button', { name: 'Weigh again' }).click();
+  await weighed(page);
+  await expect(entryValue(page)).toHaveText(/^-?\d+\.\d\d$/);
+});
+
+test('worths reach the map and the answers, and the order of the answers', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/map?system=collar-and-sleeve`);
+  const card = page.getByRole('button', { name: /Seated, hand fighting/ });
+  await expect(card).toContainText(/-?\d\.\d\d/);
+  await page.goto(`${demo.url}/kelpwick/map?view=board&cell=arm-drag.drive-forward`);
+  await expect(page.getByRole('gridcell', { name: /^Arm drag to the back, Drives forward/ })).toHaveAttribute(
+    'title',
+    /^Worth -?\d\.\d\d points, comes up \d/,
+  );
+
+  await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&met=posture-up`);
+  const answers = page.getByRole('region', { name: 'Answers' });
+  const ready = answers.getByRole('region', { name: 'Ready now' }).getByText(/^[+-]?\d+\.\d\d points$/);
+  await expect(ready.nth(1)).toBeVisible();
+  const worths = (await ready.allTextContents()).map(Number.parseFloat);
+  expect(worths).toEqual([...worths].sort((a, b) => b - a));
 });
 
 test('a value opens down to the exchange it comes from', async ({ page, demo }) => {
@@ -63,9 +235,37 @@ test('holes stand by what they cost, and lead to the cell that would mend them',
   await expect(page.locator('.board-cell.hole.here')).toBeVisible();
 });
 
+test('dilemmas say what they are worth and what makes them look the same', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/weigh?see=dilemmas`);
+  const dilemmas = page.getByRole('list', { name: 'Dilemmas' }).locator('> li');
+  const triangle = dilemmas.filter({ hasText: 'Finish the triangle and Arm lock from the triangle' });
+  await expect(triangle).toContainText(/\+0\.\d\d/);
+  await expect(triangle).toContainText('Top does best: postures up tall and drives forward');
+  await triangle.getByText('What to train so that they look the same').click();
+  await expect(triangle).toContainText(/begin alike/);
+  await triangle.getByRole('button', { name: 'Triangle locked' }).click();
+  await expect(page.getByRole('region', { name: 'The plan' })).toContainText('A real dilemma');
+});
+
+test('what is won when top never does something, one after the other, and stopped', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/weigh?see=rests`);
+  await page.getByRole('button', { name: 'Reactions' }).click();
+  await page.getByRole('button', { name: 'Take them away one by one' }).click();
+  const won = page.getByRole('list', { name: 'Lost without' }).getByRole('listitem');
+  await expect(won.filter({ hasText: 'top never: Drives forward' })).toContainText(/^\+/);
+  const stop = page.getByRole('button', { name: 'Stop' });
+  await stop.or(page.getByRole('button', { name: 'Take them away one by one' })).click();
+  await page.getByRole('button', { name: 'Joints' }).click();
+  await page.getByRole('button', { name: 'Take them away one by one' }).click();
+  await expect(won).toHaveCount(7);
+});
+
 test('what the game rests on, and how its rounds end', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/weigh?at=x-guard`);
-  await page.getByRole('button', { name: 'Holds', exact: true }).click();
+  await page.getByRole('button', { name: 'Rests on' }).click();
   await page.getByRole('button', { name: 'Take them away one by one' }).click();
   const lost = page.getByRole('list', { name: 'Lost without' }).getByRole('listitem');
   await expect(lost).toHaveCount(10);
@@ -73,7 +273,7 @@ test('what the game rests on, and how its rounds end', async ({ page, demo }) =>
   expect(differences).toEqual([...differences].sort((a, b) => b - a));
   expect(differences[0]).toBeGreaterThan(0);
 
-  await page.getByRole('button', { name: 'How it ends' }).click();
+  await page.getByRole('button', { name: 'Ends' }).click();
   await expect(page.getByRole('heading', { name: 'How rounds end from X-guard' })).toBeVisible();
   const rows = page.getByRole('table', { name: 'Chance of each end' }).locator('tbody').getByRole('row');
   await expect(rows.first().getByRole('cell').nth(1)).toHaveText(/± \d/);
@@ -86,11 +286,23 @@ test('what the game rests on, and how its rounds end', async ({ page, demo }) =>
     expect(Math.abs(share! - Number.parseFloat(exact!))).toBeLessThanOrEqual(4 * error! + 0.3);
   }
   expect(whole).toBeCloseTo(100, 0);
+
+  // What rounds bring on average is what the position is worth.
+  const points = page.getByRole('table', { name: 'Points of a round from here' });
+  const chances = (await points.locator('td:last-child').allTextContents()).map(Number.parseFloat);
+  expect(chances.reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(100, 0);
+  const average = await page.getByText(/^On average/).textContent();
+  const worth = await page
+    .getByRole('region', { name: 'The plan' })
+    .getByText(/^Worth/)
+    .textContent();
+  expect(average!.match(/-?\d+\.\d\d/)![0]).toBe(worth!.match(/-?\d+\.\d\d/)![0]);
+  expect(average).toMatch(/exchanges, \d+ s\.$/);
 });
 
 test('the likeliest chains to an end, each step open to its exchange', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/weigh?at=collar-sleeve`);
-  await page.getByRole('button', { name: 'Best chains' }).click();
+  await page.getByRole('button', { name: 'Chains', exact: true }).click();
   await page.getByLabel('Ending').selectOption('top-side');
   const chains = page.getByRole('list', { name: 'Best chains' }).getByRole('listitem');
   await expect(chains.first()).toBeVisible();

@@ -83,6 +83,7 @@ export * from './rules/profile.ts';
 export * from './rules/shippedProfiles.ts';
 export * from './weigh/bestChains.ts';
 export * from './weigh/exchangeWorths.ts';
+export * from './weigh/findDilemmas.ts';
 export * from './weigh/findHoles.ts';
 export * from './weigh/holdDependence.ts';
 export * from './weigh/mapGame.ts';

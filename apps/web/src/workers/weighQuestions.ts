@@ -1,25 +1,27 @@
-import type { Dependence, GuardMap, HoldPattern, Outcome, StakedHole, WeighOptions } from '@aftersquall/core';
+import type { Dependence, GuardMap, Outcome, StakedHole, TakenAway, WeighOptions } from '@aftersquall/core';
 import { proxy, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { type Engine, startWeigher } from './weigher.ts';
 import type { Weigher } from './weigher.worker.ts';
 
-/** A row of the question what is left of the game without a class of holds. */
-export interface DependenceRow {
+/** Something to be taken away, in words. */
+export interface Away {
   name: string;
-  holds: HoldPattern;
+  taken: TakenAway;
+}
+export interface DependenceRow extends Away {
   result: Dependence;
 }
 
-/** Asks for one class of holds after the other; can be stopped, and says how far it is. */
+/** Takes one thing away after the other; can be stopped, and says how far it is. */
 export function useDependence(map: GuardMap, options: WeighOptions) {
   const [rows, setRows] = useState<DependenceRow[]>([]);
-  const [left, setLeft] = useState(0);
+  const [todo, setTodo] = useState({ left: 0, of: 0 });
   const engine = useRef<Engine>(undefined);
   const stop = useCallback(() => {
     engine.current?.worker.terminate();
     engine.current = undefined;
-    setLeft(0);
+    setTodo({ left: 0, of: 0 });
   }, []);
   useEffect(() => stop, [stop]);
   // Another map or another what-if: what was found is no longer so.
@@ -27,22 +29,24 @@ export function useDependence(map: GuardMap, options: WeighOptions) {
     stop();
     setRows([]);
   }, [map, options, stop]);
-  const ask = async (classes: readonly { name: string; holds: HoldPattern }[]) => {
+  const ask = async (things: readonly Away[]) => {
     stop();
     const mine = startWeigher(map);
     engine.current = mine;
     setRows([]);
-    setLeft(classes.length);
-    for (const [i, { name, holds }] of classes.entries()) {
-      const result = await mine.remote.depend(holds, options);
+    setTodo({ left: things.length, of: things.length });
+    for (const [i, thing] of things.entries()) {
+      const result = await mine.remote.depend(thing.taken, options);
       if (engine.current !== mine) return;
       setRows((old) =>
-        [...old, { name, holds, result }].sort((a, b) => b.result.difference - a.result.difference),
+        [...old, { ...thing, result }].sort(
+          (a, b) => Math.abs(b.result.difference) - Math.abs(a.result.difference),
+        ),
       );
-      setLeft(classes.length - 1 - i);
+      setTodo({ left: things.length - 1 - i, of: things.length });
     }
   };
-  return { rows, left, ask, stop };
+  return { rows, ...todo, ask, stop };
 }
 
 /** A question is asked once nothing has changed for so long, ms. */

@@ -1,15 +1,15 @@
 import '../jitless.ts';
 import {
   bestChains,
+  dependence,
   type GuardMap,
-  type HoldPattern,
-  holdDependence,
   type Outcome,
   openWeighing,
   planFor,
   resolveHoles,
   seeded,
   simulateRounds,
+  type TakenAway,
   type WeighedUp,
   type WeighOptions,
   weighedUp,
@@ -46,7 +46,7 @@ const weigher = {
   },
   holes: (options: WeighOptions, onHole?: (done: number, of: number) => void) =>
     resolveHoles(planned(options), onHole),
-  depend: (holds: HoldPattern, options: WeighOptions) => holdDependence(map, holds, options),
+  depend: (taken: TakenAway, options: WeighOptions) => dependence(map, taken, options, planned(options)),
   chains: (options: WeighOptions, from: string, outcome: Outcome, count: number) =>
     bestChains(planned(options), { from, to: { outcome }, count }),
   /** Seeded, so that the same question has the same answer. */

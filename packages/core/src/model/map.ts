@@ -4,7 +4,7 @@ import { ExchangeSchema } from './exchange.ts';
 import { MoveSchema } from './move.ts';
 import { OpponentSchema } from './opponent.ts';
 import { PositionSchema, SystemSchema } from './position.ts';
-import { IdSchema, NameSchema, TextSchema } from './primitives.ts';
+import { ContinuationSchema, IdSchema, NameSchema, TextSchema } from './primitives.ts';
 import { ReactionSchema } from './reaction.ts';
 import { ScenarioSchema } from './scenario.ts';
 
@@ -14,7 +14,7 @@ export const MAP_VERSION = 1;
 /** What the map takes for granted where nothing more exact is said. */
 export const MapSettingsSchema = z.strictObject({
   roundPace: z.number().positive().max(600).default(8),
-  continuation: z.number().gt(0).lt(1).default(0.92),
+  continuation: ContinuationSchema.default(0.92),
   rest: z.number().min(-100).max(100).default(0),
   submissionWorth: z.number().min(0).max(100).default(8),
   resetSeconds: z.number().min(0).max(600).default(6),

@@ -14,6 +14,12 @@ export const ChanceSchema = z
   .min(0, 'a chance lies between 0 and 1')
   .max(1, 'a chance lies between 0 and 1');
 
+/** Chance that a round goes on for another round's pace. */
+export const ContinuationSchema = z
+  .number()
+  .gt(0, 'more than 0: a round has to be able to go on')
+  .lt(1, 'less than 1: a round has to be able to end');
+
 export const ApparelSchema = z.enum(['gi', 'no-gi']);
 export type Apparel = z.infer<typeof ApparelSchema>;
 

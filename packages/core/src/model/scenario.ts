@@ -2,7 +2,14 @@ import { z } from 'zod';
 import { HoldPatternSchema } from './hold.ts';
 import { JointSchema } from './joint.ts';
 import { OutcomeSchema } from './outcome.ts';
-import { ApparelSchema, ChanceSchema, IdSchema, NameSchema, TextSchema } from './primitives.ts';
+import {
+  ApparelSchema,
+  ChanceSchema,
+  ContinuationSchema,
+  IdSchema,
+  NameSchema,
+  TextSchema,
+} from './primitives.ts';
 
 /** A what-if kept under a name: what is forbidden, what is worth how much, which chances are changed. */
 export const ScenarioSchema = z.strictObject({
@@ -11,7 +18,7 @@ export const ScenarioSchema = z.strictObject({
   note: TextSchema.default(''),
   rules: IdSchema.optional(),
   apparel: ApparelSchema.optional(),
-  continuation: z.number().gt(0).lt(1).optional(),
+  continuation: ContinuationSchema.optional(),
   rest: z.number().min(-100).max(100).optional(),
   submissionWorth: z.number().min(0).max(100).optional(),
   outcomeWorth: z.partialRecord(OutcomeSchema, z.number().min(-100).max(100)).default({}),

@@ -1,23 +1,41 @@
 import type { HoldPattern } from '../model/hold.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { WeighOptions } from './mapGame.ts';
-import { solveMap } from './solveMap.ts';
+import { type MapSolution, solveMap } from './solveMap.ts';
 
 export interface Dependence {
-  /** Value at the entries with everything, and without what rests on the hold. */
+  /** Value at the entries with everything, and without what rests on the thing taken away. */
   whole: number;
   without: number;
+  /** Points a round that are lost; below nought where something of top's is taken away. */
   difference: number;
   /** Share of the game that is left; only where the whole is worth more than waiting. */
   left?: number;
 }
 
-/** How much of the game is left without a class of holds. Entry weights stay as they are. */
-export function holdDependence(map: GuardMap, holds: HoldPattern, options: WeighOptions = {}): Dependence {
-  const whole = solveMap(map, options);
+/** What can be taken away from a game, beside what already is. */
+export type TakenAway = Pick<
+  WeighOptions,
+  'forbiddenHolds' | 'forbiddenMoves' | 'forbiddenReactions' | 'sparedJoints'
+>;
+
+/** How much of the game is left without some things. Entry weights stay as they are. */
+export function dependence(
+  map: GuardMap,
+  taken: TakenAway,
+  options: WeighOptions = {},
+  whole: MapSolution = solveMap(map, options),
+): Dependence {
+  const both = <T>(a: readonly T[] = [], b: readonly T[] = []): T[] => [...a, ...b];
   const without = solveMap(
     map,
-    { ...options, forbiddenHolds: [...(options.forbiddenHolds ?? []), holds] },
+    {
+      ...options,
+      forbiddenHolds: both(options.forbiddenHolds, taken.forbiddenHolds),
+      forbiddenMoves: both(options.forbiddenMoves, taken.forbiddenMoves),
+      forbiddenReactions: both(options.forbiddenReactions, taken.forbiddenReactions),
+      sparedJoints: both(options.sparedJoints, taken.sparedJoints),
+    },
     whole.values,
   ).entry;
   const rest = whole.game.rest;
@@ -28,3 +46,7 @@ export function holdDependence(map: GuardMap, holds: HoldPattern, options: Weigh
     ...(whole.entry > rest && { left: (without - rest) / (whole.entry - rest) }),
   };
 }
+
+/** How much of the game is left without a class of holds. */
+export const holdDependence = (map: GuardMap, holds: HoldPattern, options: WeighOptions = {}): Dependence =>
+  dependence(map, { forbiddenHolds: [holds] }, options);

@@ -19,9 +19,12 @@ import { SaveState } from '../../shell/SaveState.tsx';
 import { changeMap, selectMap, told } from '../../store/mapSession.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useFindings } from '../../workers/useFindings.ts';
+import { useMapWeighing } from '../../workers/useMapWeighing.ts';
 import { boardOf } from './board/boardModel.ts';
+import { boardWorths } from './board/boardWorths.ts';
 import { CurrentsChart } from './chart/CurrentsChart.tsx';
 import { chartGraph } from './chart/chartGraph.ts';
+import { tideOf } from './chart/tide.ts';
 import { FilterChoice } from './FilterChoice.tsx';
 import { FindingsButton, UndoButtons } from './MapButtons.tsx';
 import { MapMenu } from './MapMenu.tsx';
@@ -58,6 +61,9 @@ export function MapPlace() {
   }, [map, shown, system, rules, filters, view]);
   const board = useMemo(() => (view === 'board' ? boardOf(map, shown) : undefined), [map, shown, view]);
   const { findings, fresh } = useFindings(map, rules);
+  const { weighing, stale } = useMapWeighing(map);
+  const tide = useMemo(() => graph && weighing && tideOf(graph, weighing), [graph, weighing]);
+  const worths = useMemo(() => weighing && boardWorths(weighing), [weighing]);
   const empty = !map.positions.some(shown);
 
   useHotkeys('n', () => setNaming('position'), { preventDefault: true });
@@ -194,6 +200,8 @@ export function MapPlace() {
             <AnswerBoard
               map={map}
               board={board}
+              worths={worths}
+              stale={stale}
               system={system || undefined}
               asked={spot}
               onSpot={({ row, column }) => set({ cell: `${row}.${column}` }, { replace: true })}
@@ -205,6 +213,8 @@ export function MapPlace() {
           graph && (
             <CurrentsChart
               graph={graph}
+              tide={tide}
+              stale={stale}
               selected={positionOf(map, selection)}
               onSelect={(id) => select(id ? { kind: 'position', id } : undefined)}
               onSystem={(id) => set({ system: id })}

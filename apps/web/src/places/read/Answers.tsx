@@ -31,13 +31,15 @@ interface Props {
   reading: Reading;
   /** What top did, as in the address. */
   met: string;
+  /** Whether worths are those of the map as it was. */
+  stale: boolean;
   onTake: (option: ReadOption) => void;
 }
 
 const onSide = ({ position, mirrored }: Nearest): Position => sided('position', position, mirrored);
 
 /** The answers in their ranks, and above them what the reaction and the apparel did to the holds. */
-export function Answers({ map, reading, met, onTake }: Props) {
+export function Answers({ map, reading, met, stale, onTake }: Props) {
   const [near] = reading.nearest;
   const context = near ? wordContext(onSide(near)) : ({ leadSide: 'R' } as const);
   const ranks = Object.keys(RANK_WORDS) as Rank[];
@@ -80,6 +82,7 @@ export function Answers({ map, reading, met, onTake }: Props) {
                   map={map}
                   option={option}
                   met={met}
+                  stale={stale}
                   elsewhere={option.from !== near}
                   onTake={onTake}
                 />
@@ -96,12 +99,13 @@ interface CardProps {
   map: GuardMap;
   option: ReadOption;
   met: string;
+  stale: boolean;
   /** It comes from another position than the nearest one. */
   elsewhere: boolean;
   onTake: (option: ReadOption) => void;
 }
 
-function AnswerCard({ map, option, met, elsewhere, onTake }: CardProps) {
+function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
   const { mapId } = useParams();
   const { apparel } = useAppSelector(({ settings }) => settings);
   const context = wordContext(onSide(option.from));
@@ -129,6 +133,15 @@ function AnswerCard({ map, option, met, elsewhere, onTake }: CardProps) {
         >
           {option.chance === undefined ? '?' : Math.round(option.chance * 100)}
           <small>{option.chance === undefined ? 'not written' : '% guess'}</small>
+          {option.worth !== undefined && (
+            <span
+              className={`worth ${option.worth < 0 ? 'top' : 'own'} ${stale ? 'stale' : ''}`}
+              title="What it is worth, in points of a round"
+            >
+              {option.worth > 0 && '+'}
+              {option.worth.toFixed(2)} points
+            </span>
+          )}
         </div>
       </div>
       {elsewhere && (

@@ -27,6 +27,7 @@ import { changeMap, selectMap } from '../../store/mapSession.ts';
 import { setApparel } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
+import { useMapWeighing } from '../../workers/useMapWeighing.ts';
 import { newPosition } from '../map/newThings.ts';
 import { Answers } from './Answers.tsx';
 import { BuildChoice } from './BuildChoice.tsx';
@@ -53,6 +54,7 @@ export function ReadPlace() {
   const met = params.get('met') ?? '';
   const asTop = params.get('as') === 'top';
   const trail = (params.get('trail') ?? '').split(',').filter((id) => index.exchange.has(id));
+  const { weighing, stale } = useMapWeighing(map);
   const profile = SHIPPED_PROFILES.find(({ id }) => id === rules);
 
   const flip = () => {
@@ -78,9 +80,10 @@ export function ReadPlace() {
       ...(byHolds ? moment : { position: position?.id ?? '', mirrored }),
       apparel,
       athlete: builds,
+      worths: weighing?.worths,
       ...(profile && { rules: profile }),
     }),
-    [byHolds, moment, position, mirrored, apparel, builds, profile],
+    [byHolds, moment, position, mirrored, apparel, builds, profile, weighing],
   );
   const where = byHolds || Boolean(position);
   const reading = useMemo(() => {
@@ -236,7 +239,7 @@ export function ReadPlace() {
               onSee={(value) => set({ met: value, as: undefined })}
             />
           ) : reading && here && (met || byHolds) ? (
-            <Answers map={map} reading={reading} met={met || 'none'} onTake={take} />
+            <Answers map={map} reading={reading} met={met || 'none'} stale={stale} onTake={take} />
           ) : (
             <p className="soft">The answers stand here, the one that is ready and worth most on top.</p>
           )}

@@ -1,10 +1,11 @@
 import type { GuardMap, Weighing, WeighOptions } from '@aftersquall/core';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { Chains } from './Chains.tsx';
+import { Dilemmas } from './Dilemmas.tsx';
 import { Ends } from './Ends.tsx';
-import { Holds } from './Holds.tsx';
 import { Holes } from './Holes.tsx';
 import { OpponentPane } from './OpponentPane.tsx';
+import { Rests } from './Rests.tsx';
 import type { useWhatIf } from './useWhatIf.ts';
 import { WhatIfPane } from './WhatIfPane.tsx';
 
@@ -20,10 +21,10 @@ interface Props {
   onView: (view: InsightView) => void;
   onPick: (position: string) => void;
 }
-export const INSIGHT_VIEWS = ['holes', 'what-if', 'opponent', 'holds', 'ends', 'chains'] as const;
+export const INSIGHT_VIEWS = ['holes', 'dilemmas', 'what-if', 'opponent', 'rests', 'ends', 'chains'] as const;
 export type InsightView = (typeof INSIGHT_VIEWS)[number];
 
-/** What to fix first and what to ask: holes, what-ifs, opponents, what the game rests on, how rounds end. */
+/** What to fix first and what to ask: holes, dilemmas, what-ifs, opponents, what the game rests on, how rounds end. */
 export function Insights(props: Props) {
   const { map, weighing, options, asked, settled, at, view, onView, onPick } = props;
   const { whatIf, change } = asked;
@@ -35,9 +36,10 @@ export function Insights(props: Props) {
           value={view}
           choices={[
             ['holes', 'Holes'],
+            ['dilemmas', 'Dilemmas'],
             ['what-if', 'What if'],
             ['opponent', 'Opponent'],
-            ['holds', 'Holds'],
+            ['rests', 'Rests on'],
             ['ends', 'Ends'],
             ['chains', 'Chains'],
           ]}
@@ -58,7 +60,8 @@ export function Insights(props: Props) {
       {view === 'opponent' && (
         <OpponentPane map={map} weighing={weighing} whatIf={whatIf} change={change} at={at} onPick={onPick} />
       )}
-      {view === 'holds' && <Holds map={map} options={options} />}
+      {view === 'dilemmas' && <Dilemmas map={map} weighing={weighing} onPick={onPick} />}
+      {view === 'rests' && <Rests map={map} options={options} />}
       {view === 'ends' && <Ends map={map} weighing={weighing} options={options} at={at} />}
       {view === 'chains' && <Chains map={map} options={options} at={at} />}
     </section>

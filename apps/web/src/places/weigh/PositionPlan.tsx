@@ -25,6 +25,8 @@ export function PositionPlan({ map, weighing, at }: Props) {
     shown.current = at;
   }, [at]);
   if (!value) return <section className="weigh-column" />;
+  const odds = weighing.odds.from[weighing.positions.indexOf(value)];
+  const endless = looksEndless(odds);
   const looks = [...value.looks].sort((a, b) => b.value - a.value);
   return (
     <section ref={here} className="weigh-column plan" aria-label="The plan">
@@ -37,6 +39,12 @@ export function PositionPlan({ map, weighing, at }: Props) {
         up {value.visits.toFixed(2)} times a round.
         {value.best === undefined && ' Waiting is the best there is.'}
       </p>
+      {endless && (
+        <p className="hazard">
+          From here nothing ends a round but time: the plan goes round in circles. Give one of its exchanges
+          an ending.
+        </p>
+      )}
       {looks.length === 0 && <p>A dead end under these rules: nothing is left to do here.</p>}
       {looks.map((plan) => (
         <article key={plan.look} className={plan.look === value.best ? 'best' : ''} aria-label={plan.name}>
@@ -106,6 +114,10 @@ export function PositionPlan({ map, weighing, at }: Props) {
     </section>
   );
 }
+
+/** Rounds that end by time alone, to a rounding. */
+const looksEndless = (odds: Weighing['odds']['from'][number] | undefined): boolean =>
+  odds !== undefined && odds.time > 1 - 1e-6;
 
 const shareOf = (
   mix: Weighing['positions'][number]['looks'][number]['reactions'],

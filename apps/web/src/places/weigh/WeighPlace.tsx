@@ -57,7 +57,7 @@ export function WeighPlace() {
         <span className="push" />
         <TakeAlong map={map} whatIf={whatIf} />
       </header>
-      {!trouble && (stopped || (stale && progress !== undefined)) && (
+      {!trouble && (stopped || stale) && (
         <p className="weigh-work">
           {stopped ? (
             <>

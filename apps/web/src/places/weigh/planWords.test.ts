@@ -10,7 +10,7 @@ const map = parseMapFile(
 describe('a plan in words', () => {
   it('says small whole odds where they fit, and percentages where they do not', () => {
     expect(oddsWords([0.5, 0.5])).toBe('evenly');
-    expect(oddsWords([0.66, 0.34])).toBe('2 to 1');
+    expect(oddsWords([0.66, 0.34])).toBe('two to one');
     expect(oddsWords([0.97, 0.03])).toBe('97 % to 3 %');
     expect(oddsWords([1])).toBe('');
   });

@@ -1,5 +1,7 @@
 import { type GuardMap, indexMap, joinWords, type LookPlan } from '@aftersquall/core';
 
+const WORDS = ['none', 'one', 'two', 'three', 'four', 'five'];
+
 /** "three to one", "two to one", "evenly", or percentages where no small whole numbers fit. */
 export function oddsWords(shares: readonly number[]): string {
   if (shares.length < 2) return '';
@@ -10,7 +12,7 @@ export function oddsWords(shares: readonly number[]): string {
     whole.every((n) => n <= 5) &&
     ratios.every((ratio, i) => Math.abs(ratio - whole[i]!) < 0.15 * whole[i]!)
   ) {
-    return whole.every((n) => n === 1) ? 'evenly' : whole.join(' to ');
+    return whole.every((n) => n === 1) ? 'evenly' : whole.map((n) => WORDS[n]).join(' to ');
   }
   return shares.map((share) => `${Math.round(share * 100)} %`).join(' to ');
 }

@@ -1,29 +1,9 @@
-import {
-  type GuardMap,
-  type Scenario,
-  SHIPPED_PROFILES,
-  scenarioOptions,
-  type WeighOptions,
-  type WhatIf,
-} from '@aftersquall/core';
+import type { GuardMap, Scenario, WhatIf } from '@aftersquall/core';
 import { useMemo } from 'react';
 import { setApparel, setRules } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import {
-  beginFrom,
-  type Changes,
-  changeWhatIf,
-  layBeside,
-  NO_CHANGES,
-  PLAIN,
-  selectAsked,
-} from '../../store/whatIf.ts';
-
-export interface Question {
-  options?: WeighOptions;
-  /** Why it cannot be asked. */
-  trouble?: string;
-}
+import { beginFrom, type Changes, changeWhatIf, layBeside, PLAIN, selectAsked } from '../../store/whatIf.ts';
+import { type Question, questionOf } from '../../workers/questionOf.ts';
 
 /** The what-if that is asked about a map, and the scenario it is laid beside. */
 export function useWhatIf(map: GuardMap) {
@@ -34,13 +14,13 @@ export function useWhatIf(map: GuardMap) {
     (): WhatIf => ({ ...changes, apparel, ...(rules && { rules }) }),
     [changes, apparel, rules],
   );
-  const question = useMemo(() => asked(map, whatIf), [map, whatIf]);
+  const question = useMemo(() => questionOf(map, whatIf), [map, whatIf]);
   const other = useMemo((): { name: string; question: Question } | undefined => {
     const known = map.scenarios.find(({ id }) => id === beside);
-    if (known) return { name: known.name, question: asked(map, { apparel, ...known }) };
+    if (known) return { name: known.name, question: questionOf(map, { apparel, ...known }) };
     if (beside !== PLAIN) return undefined;
     const plain = { ...(rules && { rules }), apparel };
-    return { name: 'As mapped', question: asked(map, plain) };
+    return { name: 'As mapped', question: questionOf(map, plain) };
   }, [map, beside, apparel, rules]);
 
   return {
@@ -59,12 +39,4 @@ export function useWhatIf(map: GuardMap) {
       if (from) dispatch(setRules(from.rules ?? ''));
     },
   };
-}
-
-function asked(map: GuardMap, whatIf: Partial<WhatIf>): Question {
-  try {
-    return { options: scenarioOptions(map, { ...NO_CHANGES, ...whatIf }, SHIPPED_PROFILES) };
-  } catch (error) {
-    return { trouble: (error as Error).message };
-  }
 }

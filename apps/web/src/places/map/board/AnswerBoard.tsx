@@ -10,6 +10,7 @@ import { BoardCellView } from './BoardCellView.tsx';
 import { BoardKeys } from './BoardKeys.tsx';
 import type { Board, BoardColumn, BoardRow } from './boardModel.ts';
 import { cellOf } from './boardModel.ts';
+import type { BoardWorths } from './boardWorths.ts';
 import { CellEditor } from './CellEditor.tsx';
 import { NameEditor } from './NameEditor.tsx';
 import { NewPosition } from './NewPosition.tsx';
@@ -22,6 +23,9 @@ const SIZE = { head: 252, column: 152, position: 40, move: 56, header: 62, edito
 interface Props {
   map: GuardMap;
   board: Board;
+  /** What the map is worth, once that is known. */
+  worths: BoardWorths | undefined;
+  stale: boolean;
   system: string | undefined;
   /** Where the address says the focus is; whoever jumps to a cell changes it. */
   asked: Spot | undefined;
@@ -36,7 +40,8 @@ type Editing = { at: 'cell'; text?: string } | { at: 'head'; text?: string };
  * The answer board: moves down, reactions across, in each cell the answer. It is worked from the keyboard: arrows
  * move, typing fills, Tab goes on; + & | @ add a move, one that looks the same, a reaction, a position.
  */
-export function AnswerBoard({ map, board, system, asked, onSpot: tell, selected, select }: Props) {
+export function AnswerBoard(props: Props) {
+  const { map, board, worths, stale, system, asked, onSpot: tell, selected, select } = props;
   const { rows, columns } = board;
   const dispatch = useAppDispatch();
   const scroller = useRef<HTMLDivElement>(null);
@@ -179,7 +184,7 @@ export function AnswerBoard({ map, board, system, asked, onSpot: tell, selected,
   const lines = rowList.getVirtualItems();
   const across = columnList.getVirtualItems();
   return (
-    <div className="board">
+    <div className={`board ${worths && stale ? 'stale' : ''}`}>
       <div
         ref={scroller}
         className="board-scroll"
@@ -235,6 +240,7 @@ export function AnswerBoard({ map, board, system, asked, onSpot: tell, selected,
                 <RowHead
                   id={cellId(at.key, 'head')}
                   row={at}
+                  value={at.kind === 'position' ? worths?.value(at.position.id) : undefined}
                   width={SIZE.head}
                   here={line.index === rowAt && columnAt < 0}
                   onPick={() => {
@@ -245,12 +251,18 @@ export function AnswerBoard({ map, board, system, asked, onSpot: tell, selected,
                 {at.kind === 'move' &&
                   across.map((item) => {
                     const column = columns[item.index]!;
+                    const cell = cellOf(map, at, column)!;
+                    const exchange = cell.kind === 'answer' ? cell.exchange.id : '';
                     return (
                       <BoardCellView
                         key={item.key}
                         id={cellId(at.key, column.key)}
                         map={map}
-                        cell={cellOf(map, at, column)!}
+                        cell={cell}
+                        shade={worths?.shade(exchange) ?? 0}
+                        rate={worths?.rate(exchange)}
+                        worth={worths?.worth(exchange)}
+                        stake={cell.kind === 'hole' ? worths?.stake(at.move.id, column.key) : undefined}
                         words={`${at.move.name}, ${column.name}`}
                         index={item.index + 2}
                         left={item.start}

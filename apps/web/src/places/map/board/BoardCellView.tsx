@@ -14,6 +14,11 @@ interface Props {
   map: GuardMap;
   cell: BoardCell;
   words: string;
+  /** How often it comes up: in a round, and of the most there is; what it is worth, and what a hole costs, once known. */
+  rate: number | undefined;
+  shade: number;
+  worth: number | undefined;
+  stake: number | undefined;
   index: number;
   left: number;
   width: number;
@@ -31,7 +36,7 @@ const BASIS: Record<Basis | 'none', [string, string]> = {
 
 /** One cell: where it leads, how likely and known from what; a hole; or nothing that top is known to do here. */
 export const BoardCellView = memo(function BoardCellView(props: Props) {
-  const { id, map, cell, words, index, left, width, here, onPick, onEdit } = props;
+  const { id, map, cell, words, shade, stake, index, left, width, here, onPick, onEdit } = props;
   return (
     <div
       id={id}
@@ -40,11 +45,15 @@ export const BoardCellView = memo(function BoardCellView(props: Props) {
       aria-label={`${words}: ${cellWords(map, cell)}`}
       aria-selected={here}
       className={`board-cell ${cell.kind} ${here ? 'here' : ''}`}
-      style={{ left, width }}
+      style={{ left, width, '--shade': `${Math.round(shade * 30)}%` } as object}
+      title={worthWords(props)}
       onClick={onPick}
       onDoubleClick={onEdit}
     >
       {cell.kind === 'hole' && <span className="gap-mark">no answer</span>}
+      {cell.kind === 'hole' && stake !== undefined && stake >= LEAST && (
+        <span className="cell-foot">costs {stake.toFixed(3)}</span>
+      )}
       {cell.kind === 'answer' && (
         <>
           <span className={`landing ${side(cell.exchange.to)}`}>
@@ -71,10 +80,22 @@ function sameCell(a: Props, b: Props): boolean {
     a.here === b.here &&
     a.left === b.left &&
     a.words === b.words &&
+    a.shade === b.shade &&
+    a.worth === b.worth &&
+    a.stake === b.stake &&
     a.cell.kind === b.cell.kind &&
     (a.cell.kind !== 'answer' ||
       (b.cell.kind === 'answer' && a.cell.exchange === b.cell.exchange && a.cell.others === b.cell.others))
   );
+}
+
+/** A stake below this shows as nothing. */
+const LEAST = 0.0005;
+
+function worthWords({ cell, rate, worth, stake }: Props): string | undefined {
+  if (cell.kind === 'hole' && stake !== undefined) return `Costs ${stake.toFixed(3)} points a round`;
+  if (cell.kind !== 'answer' || worth === undefined || rate === undefined) return undefined;
+  return `Worth ${worth.toFixed(2)} points, comes up ${rate.toFixed(2)} times a round`;
 }
 
 const side = (landing: Landing): string => (isOutcome(landing) ? OUTCOME_GOOD[landing.outcome] : '');

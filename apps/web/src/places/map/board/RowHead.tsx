@@ -5,13 +5,15 @@ import type { BoardRow } from './boardModel.ts';
 interface Props {
   id: string;
   row: BoardRow;
+  /** What the position is worth, once that is known. */
+  value: number | undefined;
   width: number;
   here: boolean;
   onPick: () => void;
 }
 
 /** The name of a row: a position with its figure, or a move with its kind; moves that share a look hang together. */
-export function RowHead({ id, row, width, here, onPick }: Props) {
+export function RowHead({ id, row, value, width, here, onPick }: Props) {
   return (
     <button
       id={id}
@@ -26,7 +28,17 @@ export function RowHead({ id, row, width, here, onPick }: Props) {
         <>
           <LimbGlyph holds={row.position.holds} context={wordContext(row.position)} width={36} />
           <b>{row.position.name}</b>
-          {(row.position.entry ?? 0) > 0 && <span className="start-mark">start</span>}
+          <span className="marks">
+            {(row.position.entry ?? 0) > 0 && <span className="start-mark">start</span>}
+            {value !== undefined && (
+              <span
+                className={`worth ${value < 0 ? 'top' : 'own'}`}
+                title="What it is worth, in points of a round"
+              >
+                {value.toFixed(2)}
+              </span>
+            )}
+          </span>
         </>
       ) : (
         <>

@@ -6,12 +6,16 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import './currents.scss';
 import type { ChartEdge, ChartGraph, ChartNode } from './chartGraph.ts';
-import { edgePaths, edgeWidth } from './edgePaths.ts';
+import { edgePaths, edgeWidth, flowWidth } from './edgePaths.ts';
 import { firstLayout, keepLayout, keptLayout } from './layoutCache.ts';
 import { type ChartLayout, layoutChart, type Placed } from './layoutChart.ts';
+import type { Tide } from './tide.ts';
 
 interface Props {
   graph: ChartGraph;
+  /** What the map is worth, once that is known. */
+  tide: Tide | undefined;
+  stale: boolean;
   selected: string | undefined;
   onSelect: (position: string | undefined) => void;
   onSystem: (system: string) => void;
@@ -23,7 +27,7 @@ const MOST = 2;
 const READABLE = 0.62;
 
 /** The map as currents: cards laid out by computation, flowing from entries on the left to outcomes on the right. */
-export function CurrentsChart({ graph, selected: position, onSelect, onSystem }: Props) {
+export function CurrentsChart({ graph, tide, stale, selected: position, onSelect, onSystem }: Props) {
   const selected = position && (graph.cards.get(position) ?? position);
   const svg = useRef<SVGSVGElement>(null);
   const [layout, setLayout] = useState<{ of: ChartGraph; is: ChartLayout }>();
@@ -87,7 +91,7 @@ export function CurrentsChart({ graph, selected: position, onSelect, onSystem }:
   return (
     <svg
       ref={svg}
-      className={`currents ${selected ? 'has-selection' : ''}`}
+      className={`currents ${selected ? 'has-selection' : ''} ${tide && stale ? 'stale' : ''}`}
       aria-label="Chart of the guard systems"
       role="group"
     >
@@ -117,7 +121,14 @@ export function CurrentsChart({ graph, selected: position, onSelect, onSystem }:
       <rect width="100%" height="100%" fill="url(#swell)" onClick={() => onSelect(undefined)} />
       <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
         {drawn && paths && (
-          <Drawing graph={graph} places={drawn.nodes} paths={paths} selected={selected} onPick={pick} />
+          <Drawing
+            graph={graph}
+            tide={tide}
+            places={drawn.nodes}
+            paths={paths}
+            selected={selected}
+            onPick={pick}
+          />
         )}
       </g>
     </svg>
@@ -126,6 +137,7 @@ export function CurrentsChart({ graph, selected: position, onSelect, onSystem }:
 
 interface DrawingProps {
   graph: ChartGraph;
+  tide: Tide | undefined;
   places: ReadonlyMap<string, Placed>;
   paths: ReadonlyMap<string, string>;
   selected: string | undefined;
@@ -136,7 +148,7 @@ interface DrawingProps {
 const MOST_POINTED = 90;
 
 /** Lines and cards. Moving and zooming only turn the group they are in, so this is not drawn again for them. */
-const Drawing = memo(function Drawing({ graph, places, paths, selected, onPick }: DrawingProps) {
+const Drawing = memo(function Drawing({ graph, tide, places, paths, selected, onPick }: DrawingProps) {
   const [pointed, setPointed] = useState<string>();
   const lit = pointed ?? selected;
   const near = useMemo(() => neighbours(graph.edges, lit), [graph.edges, lit]);
@@ -146,6 +158,8 @@ const Drawing = memo(function Drawing({ graph, places, paths, selected, onPick }
         <EdgeLine
           key={edge.id}
           edge={edge}
+          rate={tide?.rates.get(edge.id)}
+          most={tide?.most ?? 0}
           path={paths.get(edge.id)}
           lit={near.edges.has(edge.id)}
           beside={places.get(edge.from)?.x === places.get(edge.to)?.x}
@@ -159,6 +173,7 @@ const Drawing = memo(function Drawing({ graph, places, paths, selected, onPick }
             <Card
               key={node.id}
               node={node}
+              value={node.kind === 'position' ? tide?.values.get(node.id) : undefined}
               place={place}
               state={state}
               onPick={onPick}
@@ -181,23 +196,26 @@ function neighbours(edges: readonly ChartEdge[], selected: string | undefined) {
 
 interface EdgeProps {
   edge: ChartEdge;
+  /** How often it is gone along in a round, once that is known, and the most of any line. */
+  rate: number | undefined;
+  most: number;
   path: string | undefined;
   lit: boolean;
   /** Whether it goes to the same column: many of these lie on each other. */
   beside: boolean;
 }
 
-function EdgeLine({ edge, path, lit, beside }: EdgeProps) {
+function EdgeLine({ edge, rate, most, path, lit, beside }: EdgeProps) {
   if (!path) return null;
   const best = Math.max(0, ...edge.exchanges.map(({ chance }) => chance));
   const words = edge.drift
     ? 'What waiting leads to'
-    : `${edge.exchanges.length} ${edge.exchanges.length === 1 ? 'exchange' : 'exchanges'}, best chance ${Math.round(best * 100)} %`;
+    : `${edge.exchanges.length} ${edge.exchanges.length === 1 ? 'exchange' : 'exchanges'}, best chance ${Math.round(best * 100)} %${rate === undefined ? '' : `, gone along ${rate.toFixed(2)} times a round`}`;
   return (
     <path
       d={path}
       className={`edge ${edge.drift ? 'drift' : ''} ${edge.to.startsWith('outcome:') ? 'ending' : ''} ${beside ? 'beside' : ''} ${lit ? 'lit' : ''}`}
-      strokeWidth={edge.drift ? 1.4 : edgeWidth(edge)}
+      strokeWidth={edge.drift ? 1.4 : rate === undefined ? edgeWidth(edge) : flowWidth(rate, most)}
       markerEnd="url(#arrow)"
     >
       <title>{words}</title>
@@ -207,6 +225,8 @@ function EdgeLine({ edge, path, lit, beside }: EdgeProps) {
 
 interface CardProps {
   node: ChartNode;
+  /** Points, once that is known. */
+  value: number | undefined;
   place: Placed;
   state: string;
   onPick: (node: ChartNode) => void;
@@ -215,7 +235,7 @@ interface CardProps {
 
 const holeWords = (count: number): string => `${count} ${count === 1 ? 'hole' : 'holes'}`;
 
-function Card({ node, place, state, onPick, onPoint }: CardProps) {
+function Card({ node, value, place, state, onPick, onPoint }: CardProps) {
   const { x, y, width, height } = place;
   if (node.kind === 'outcome') {
     const sign = { own: '▲', top: '▼', even: '◆' }[node.good];
@@ -265,6 +285,14 @@ function Card({ node, place, state, onPick, onPoint }: CardProps) {
                   ? `${node.positions} ${node.positions === 1 ? 'position' : 'positions'}`
                   : `${node.moves} ${node.moves === 1 ? 'move' : 'moves'}`}
               </span>
+              {value !== undefined && (
+                <span
+                  className={`worth ${value < 0 ? 'top' : 'own'}`}
+                  title="What it is worth, in points of a round"
+                >
+                  {value.toFixed(2)}
+                </span>
+              )}
               {open > 0 && <span className="open-count">{holeWords(open)}</span>}
             </span>
           )}

@@ -79,3 +79,7 @@ function curve({ from, to }: Ends, y1: number, y2: number): string {
 /** How thick a line is: one exchange is thin, many are thick, and a hundred are not thicker than thirty. */
 export const edgeWidth = ({ exchanges }: ChartEdge): number =>
   Math.min(6.5, 1.2 + Math.log2(Math.max(1, exchanges.length)) * 1.1);
+
+/** How thick a line is once the map is weighed: by how often it is gone along in a round, of the most there is. */
+export const flowWidth = (rate: number, most: number): number =>
+  most > 0 ? 0.9 + 7 * Math.sqrt(Math.min(1, rate / most)) : 0.9;

@@ -1,0 +1,101 @@
+import {
+  type Dilemma,
+  findDilemmas,
+  type GuardMap,
+  indexMap,
+  joinWords,
+  partingOf,
+  type Weighing,
+} from '@aftersquall/core';
+import { useMemo } from 'react';
+import { reactionName } from './exchangeName.ts';
+import { oddsWords } from './planWords.ts';
+
+/** So many are listed. */
+const MOST = 30;
+
+interface Props {
+  map: GuardMap;
+  weighing: Weighing;
+  onPick: (position: string) => void;
+}
+
+/** Pairs and triples of moves that share a look and that no one reaction answers, and what makes them look the same. */
+export function Dilemmas({ map, weighing, onPick }: Props) {
+  const found = useMemo(() => findDilemmas(weighing), [weighing]);
+  return (
+    <>
+      <h2 className="mt-3">Real dilemmas</h2>
+      <p className="small">
+        Moves from the same look that no one reaction answers: how much the mix is worth over the best of them
+        alone. Those that come up and are worth most stand first.
+      </p>
+      {found.length === 0 && (
+        <p>
+          None yet: in every look one reaction answers all there is. Give a look a second move that is good
+          against that reaction.
+        </p>
+      )}
+      <ol className="list-unstyled" aria-label="Dilemmas">
+        {found.slice(0, MOST).map((dilemma) => (
+          <Line
+            key={`${dilemma.position} ${dilemma.look} ${dilemma.moves.map(({ what }) => what).join(' ')}`}
+            map={map}
+            dilemma={dilemma}
+            onPick={onPick}
+          />
+        ))}
+      </ol>
+    </>
+  );
+}
+
+function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPick: Props['onPick'] }) {
+  const { position, timing, moves, reactions, over, visits, planned } = dilemma;
+  const index = indexMap(map);
+  const name = (id: string) => index.move.get(id)?.name ?? id;
+  const odds = oddsWords(moves.map(({ share }) => share));
+  const { same, parts } = partingOf(
+    map,
+    moves.map(({ what }) => what),
+  );
+  const ways = parts.flatMap(({ move, step }) => (step ? [`${name(move)}: ${step}`] : []));
+  return (
+    <li className="stake">
+      <b>+{over.toFixed(2)}</b>
+      <span>
+        <b>{joinWords(moves.map(({ what }) => name(what)))}</b>
+        {timing === 'seen' ? ', by what is felt' : odds && `, ${odds}`}
+        {planned && <span className="chip on ms-2">the plan</span>}
+      </span>
+      <small className="soft">
+        from{' '}
+        <button type="button" className="chip" onClick={() => onPick(position)}>
+          {index.position.get(position)?.name}
+        </button>{' '}
+        {visits.toFixed(2)} times a round
+      </small>
+      <small className="top">
+        Top does best: {joinWords(reactions.map(({ what }) => reactionName(map, what).toLowerCase()))}
+      </small>
+      <details>
+        <summary>What to train so that they look the same</summary>
+        <p className="mb-1">
+          {same.length > 0
+            ? `They begin alike: ${same.join('; ')}.`
+            : 'Nothing written makes them begin alike yet: start both from the same grips and the same pull.'}
+        </p>
+        {ways.length > 0 && (
+          <>
+            <p className="mb-1">Drill up to where they part, and let the partner call it:</p>
+            <ul className="mb-0">
+              {ways.map((way) => (
+                <li key={way}>{way}</li>
+              ))}
+            </ul>
+          </>
+        )}
+      </details>
+    </li>
+  );
+}

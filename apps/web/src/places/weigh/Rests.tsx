@@ -1,0 +1,82 @@
+import { type GuardMap, JOINTS, type WeighOptions } from '@aftersquall/core';
+import { Ban, Play } from 'lucide-react';
+import { useState } from 'react';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { type Away, useDependence } from '../../workers/weighQuestions.ts';
+import { HOLD_CLASSES } from './holdClasses.ts';
+
+interface Props {
+  map: GuardMap;
+  options: WeighOptions;
+}
+type Kind = 'holds' | 'moves' | 'reactions' | 'joints';
+
+const QUESTIONS: Record<Kind, string> = {
+  holds: 'How many points a round are lost when a class of holds cannot be had.',
+  moves: 'How many points a round are lost when a move is barred, or not known yet.',
+  reactions: 'How many points a round are won when top never does it.',
+  joints: 'How many points a round are lost when nothing may load a joint.',
+};
+
+const thingsOf: Record<Kind, (map: GuardMap) => Away[]> = {
+  holds: () =>
+    HOLD_CLASSES.map(({ name, holds }) => ({ name: `without ${name}`, taken: { forbiddenHolds: [holds] } })),
+  moves: ({ moves }) =>
+    moves.map(({ id, name }) => ({ name: `without ${name}`, taken: { forbiddenMoves: [id] } })),
+  reactions: ({ reactions }) =>
+    reactions.map(({ id, name }) => ({ name: `top never: ${name}`, taken: { forbiddenReactions: [id] } })),
+  joints: () => JOINTS.map((joint) => ({ name: `sparing the ${joint}`, taken: { sparedJoints: [joint] } })),
+};
+
+/** What is left of the game without each class of holds, move, reaction of top or joint. */
+export function Rests({ map, options }: Props) {
+  const [kind, setKind] = useState<Kind>('holds');
+  const { rows, left, of, ask, stop } = useDependence(map, options);
+  return (
+    <>
+      <h2 className="mt-3">What the game rests on</h2>
+      <ChoiceToggle<Kind>
+        label="What is taken away"
+        value={kind}
+        choices={[
+          ['holds', 'Holds'],
+          ['moves', 'Moves'],
+          ['reactions', 'Reactions'],
+          ['joints', 'Joints'],
+        ]}
+        onChange={(next) => {
+          stop();
+          setKind(next);
+        }}
+      />
+      <p className="small mt-2">{QUESTIONS[kind]}</p>
+      {left > 0 ? (
+        <div className="d-flex align-items-center gap-2">
+          <progress max={of} value={of - left} aria-label="Weighed without" />
+          <button type="button" className="btn btn-sm btn-plain" onClick={stop}>
+            <Ban size={14} aria-hidden /> Stop
+          </button>
+        </div>
+      ) : (
+        <button type="button" className="btn btn-sm btn-now" onClick={() => void ask(thingsOf[kind](map))}>
+          <Play size={14} aria-hidden /> Take them away one by one
+        </button>
+      )}
+      <ol className="list-unstyled mt-2" aria-label="Lost without">
+        {rows.map(({ name, result }) => (
+          <li key={name} className="stake">
+            <b>
+              {result.difference < 0 ? '+' : ''}
+              {Math.abs(result.difference).toFixed(2)}
+            </b>
+            <span>{name}</span>
+            <small className="soft">
+              {result.whole.toFixed(2)} → {result.without.toFixed(2)} points
+              {result.left !== undefined && `, ${Math.round(result.left * 100)} % left`}
+            </small>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}

@@ -1,0 +1,40 @@
+import { ScenarioSchema } from '@aftersquall/core';
+import { describe, expect, it } from 'vitest';
+import { beginFrom, changeWhatIf, layBeside, NO_CHANGES, PLAIN, selectAsked, whatIf } from './whatIf.ts';
+
+const start = whatIf(undefined, { type: 'start' });
+const asked = (state: typeof start, map = 'm') => selectAsked(map)({ whatIf: state });
+const scenario = ScenarioSchema.parse({
+  id: 's',
+  name: 'S',
+  rules: 'club-room',
+  apparel: 'no-gi',
+  submissionWorth: 12,
+  forbiddenMoves: ['choke'],
+});
+
+describe('what is asked about a map', () => {
+  it('is nothing at first, for every map alike', () => {
+    expect(asked(start)).toEqual({ changes: NO_CHANGES, scenario: '', beside: '' });
+    expect(asked(start)).toBe(asked(start, 'other'));
+  });
+
+  it('adds up change by change, each map for itself', () => {
+    let state = whatIf(start, changeWhatIf({ map: 'm', changes: { submissionWorth: 5 } }));
+    state = whatIf(state, changeWhatIf({ map: 'm', changes: { sparedJoints: ['knee'] } }));
+    expect(asked(state).changes).toEqual({ ...NO_CHANGES, submissionWorth: 5, sparedJoints: ['knee'] });
+    expect(asked(state, 'other').changes).toEqual(NO_CHANGES);
+  });
+
+  it('begins from a scenario, its rules and apparel left to the whole club, and from nothing again', () => {
+    let state = whatIf(start, layBeside({ map: 'm', beside: PLAIN }));
+    state = whatIf(state, beginFrom({ map: 'm', scenario }));
+    expect(asked(state)).toEqual({
+      changes: { ...NO_CHANGES, submissionWorth: 12, forbiddenMoves: ['choke'] },
+      scenario: 's',
+      beside: PLAIN,
+    });
+    state = whatIf(state, beginFrom({ map: 'm', scenario: undefined }));
+    expect(asked(state)).toEqual({ changes: NO_CHANGES, scenario: '', beside: PLAIN });
+  });
+});

@@ -1,0 +1,23 @@
+import {
+  type GuardMap,
+  SHIPPED_PROFILES,
+  scenarioOptions,
+  type WeighOptions,
+  type WhatIf,
+} from '@aftersquall/core';
+import { NO_CHANGES } from '../store/whatIf.ts';
+
+export interface Question {
+  options?: WeighOptions;
+  /** Why it cannot be asked. */
+  trouble?: string;
+}
+
+/** A what-if as a question to the worker, or why it is none. */
+export function questionOf(map: GuardMap, whatIf: Partial<WhatIf>): Question {
+  try {
+    return { options: scenarioOptions(map, { ...NO_CHANGES, ...whatIf }, SHIPPED_PROFILES) };
+  } catch (error) {
+    return { trouble: (error as Error).message };
+  }
+}

@@ -1,0 +1,15 @@
+import type { GuardMap } from '@aftersquall/core';
+import { useMemo } from 'react';
+import { useAppSelector } from '../store/store.ts';
+import { questionOf } from './questionOf.ts';
+import { useWeighing } from './useWeighing.ts';
+
+/** The map weighed as it is, under the apparel and the rules that every place goes by. */
+export function useMapWeighing(map: GuardMap) {
+  const { apparel, rules } = useAppSelector(({ settings }) => settings);
+  const { options } = useMemo(
+    () => questionOf(map, { apparel, ...(rules && { rules }) }),
+    [map, apparel, rules],
+  );
+  return useWeighing(map, options);
+}
