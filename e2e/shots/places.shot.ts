@@ -5,10 +5,12 @@ const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
 test('pictures of every place, from the demo', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/map`);
   await expect(page.locator('.card-group.system')).toHaveCount(7);
+  await expect(page.locator('.edge title').first()).toContainText('times a round');
   await page.screenshot(shot('map'));
 
   await page.goto(`${demo.url}/kelpwick/map?system=half-guard`);
   await expect(page.locator('button.position-card', { hasText: 'Half guard, knee shield' })).toBeVisible();
+  await expect(page.locator('.worth').first()).toBeVisible();
   await page.screenshot(shot('map-system'));
 
   await page.goto(`${demo.url}/kelpwick/map?system=cross-sleeve&sel=position.cross-sleeve`);
@@ -33,6 +35,7 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
 
   await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&met=strip-collar`);
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
+  await expect(page.locator('.worth').first()).toBeVisible();
   await page.screenshot(shot('read'));
 
   await page.goto(`${demo.url}/kelpwick/read?at=cross-sleeve`);
@@ -46,9 +49,15 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await page.screenshot(shot('read-holds'));
 
-  await page.goto(`${demo.url}/kelpwick/weigh?at=x-guard`);
-  await expect(page.getByRole('heading', { name: 'Holes by what they cost' })).toBeVisible();
+  await page.goto(`${demo.url}/kelpwick/weigh?at=triangle&see=dilemmas`);
+  await page.getByText('What to train so that they look the same').first().click();
   await page.screenshot(shot('weigh'));
+
+  await page.goto(`${demo.url}/kelpwick/weigh?at=collar-sleeve-standing&see=opponent`);
+  await page.getByLabel('What-if', { exact: true }).selectOption('Marten again');
+  await page.getByLabel('Beside').selectOption('Beside: as mapped');
+  await expect(page.getByRole('note')).toBeVisible();
+  await page.screenshot(shot('weigh-opponent'));
 
   await page.goto(`${demo.url}/kelpwick/balance?move=over-under-sweep`);
   await expect(page.getByRole('group', { name: 'Top from above on the mat' })).toBeVisible();

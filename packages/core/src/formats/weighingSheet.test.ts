@@ -27,6 +27,13 @@ describe('a sheet of a weighed map', () => {
     expect(shares.reduce((a, b) => a + b, 0)).toBeGreaterThan(97);
   });
 
+  it('carries the cautions of what it plans', () => {
+    const rows = read(printWeighingSheet(demo, weighing, 'values'));
+    const triangle = rows.find(({ position }) => position === 'Triangle locked')!;
+    expect(triangle.cautions).toContain('strangle');
+    expect(rows.find(({ position }) => position === 'Seated, hand fighting')!.cautions).toBe('');
+  });
+
   it('has every hole, and every look for top', () => {
     expect(read(printWeighingSheet(demo, weighing, 'holes'))).toHaveLength(weighing.holes.length);
     for (const row of read(printWeighingSheet(demo, weighing, 'top')))

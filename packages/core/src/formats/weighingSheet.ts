@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import type { HazardTag } from '../model/hazards.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { ReactionRef } from '../model/reaction.ts';
@@ -25,10 +26,33 @@ export function printWeighingSheet(map: GuardMap, weighing: Weighing, sheet: Wei
 }
 
 const COLUMNS = {
-  values: ['position', 'value', 'if answered', 'visits a round', 'look', 'moves', 'what top does best'],
+  values: [
+    'position',
+    'value',
+    'if answered',
+    'visits a round',
+    'look',
+    'moves',
+    'cautions',
+    'what top does best',
+  ],
   holes: ['position', 'move', 'when top', 'costs points a round', 'exact', 'visits a round'],
-  top: ['position', 'look', 'planned by bottom', 'visits a round', 'best', 'leaves', 'worst', 'worst leaves'],
+  top: [
+    'position',
+    'look',
+    'planned by bottom',
+    'visits a round',
+    'best',
+    'cautions',
+    'leaves',
+    'worst',
+    'worst leaves',
+  ],
 } as const satisfies Record<WeighingSheet, readonly string[]>;
+
+/** Cautions travel with what they warn of, each once. */
+const cautions = (tags: readonly HazardTag[] = []): string =>
+  [...new Set(tags)].map((tag) => tag.replaceAll('-', ' ')).join(', ');
 
 const points = (value: number): number => Math.round(value * 1000) / 1000;
 
@@ -44,6 +68,7 @@ const ROWS: Record<WeighingSheet, (map: GuardMap, weighing: Weighing) => Row[]> 
         'visits a round': points(visits),
         look: plan?.name ?? '',
         moves: mixWords(plan?.moves, (id) => index.move.get(id)!.name),
+        cautions: cautions(plan?.moves.flatMap(({ what }) => index.move.get(what)!.hazards)),
         'what top does best': mixWords(plan?.reactions, (ref) => reactionName(map, ref)),
       };
     });
@@ -69,6 +94,7 @@ const ROWS: Record<WeighingSheet, (map: GuardMap, weighing: Weighing) => Row[]> 
         'planned by bottom': planned ? 'yes' : 'no',
         'visits a round': points(visits),
         best: mixWords(best, (ref) => reactionName(map, ref)),
+        cautions: cautions(best.flatMap(({ what }) => index.reaction.get(what.id)!.hazards ?? [])),
         leaves: points(leaves),
         worst: reactionName(map, worst.reaction),
         'worst leaves': points(worst.leaves),

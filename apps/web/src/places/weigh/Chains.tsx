@@ -10,6 +10,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { useBestChains } from '../../workers/weighQuestions.ts';
+import { MoveHazards } from './MoveHazards.tsx';
 
 interface Props {
   map: GuardMap;
@@ -52,6 +53,7 @@ export function Chains({ map, options, at }: Props) {
                 );
               })}
             </span>
+            <MoveHazards map={map} moves={exchanges.map((id) => index.exchange.get(id)!.move)} />
             <small className="soft">countered on the way {(countered * 100).toFixed(1)} %</small>
           </li>
         ))}

@@ -9,6 +9,7 @@ import {
 } from '@aftersquall/core';
 import { useMemo } from 'react';
 import { reactionName } from './exchangeName.ts';
+import { MoveHazards } from './MoveHazards.tsx';
 import { oddsWords } from './planWords.ts';
 
 /** So many are listed. */
@@ -78,6 +79,7 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
       <small className="top">
         Top does best: {joinWords(reactions.map(({ what }) => reactionName(map, what).toLowerCase()))}
       </small>
+      <MoveHazards map={map} moves={moves.map(({ what }) => what)} />
       <details>
         <summary>What to train so that they look the same</summary>
         <p className="mb-1">

@@ -2,6 +2,7 @@ import { type GuardMap, indexMap, type ReactionRef, reactionKey, type Weighing }
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { reactionName } from './exchangeName.ts';
+import { MoveHazards } from './MoveHazards.tsx';
 import { planWords } from './planWords.ts';
 
 interface Props {
@@ -53,6 +54,7 @@ export function PositionPlan({ map, weighing, at }: Props) {
             {plan.look === value.best && <span className="chip on ms-2">the plan</span>}
           </h3>
           <p className="mb-1">{planWords(map, plan)}</p>
+          <MoveHazards map={map} moves={plan.matrix.moves} />
           {plan.overSingle > 0.005 && (
             <p className="dilemma">
               A real dilemma: the mix is worth {plan.overSingle.toFixed(2)} more than the best single attack.

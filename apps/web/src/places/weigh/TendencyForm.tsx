@@ -64,7 +64,7 @@ function LookForm({ map, opponent, position, look }: LookProps) {
   };
   return (
     <form className="tendency" onSubmit={submit} aria-label={look.name}>
-      <div className="d-flex justify-content-between align-items-center">
+      <div className="tendency-head">
         <b>{look.name}</b>
         <ChoiceToggle<Unit>
           label="Given as"

@@ -1,5 +1,6 @@
 import { type GuardMap, indexMap, reactionKey, topSheet, type Weighing } from '@aftersquall/core';
 import { Printer } from 'lucide-react';
+import { Hazards } from '../../components/Hazards.tsx';
 import { reactionName } from './exchangeName.ts';
 
 interface Props {
@@ -60,6 +61,7 @@ export function TopSheet({ map, weighing, at, onPick }: Props) {
                   {best.map(({ what, share }) => (
                     <div key={reactionKey(what)}>
                       {reactionName(map, what)}
+                      <Hazards tags={index.reaction.get(what.id)?.hazards ?? []} />
                       {best.length > 1 && <span className="soft"> {Math.round(share * 100)} %</span>}
                     </div>
                   ))}

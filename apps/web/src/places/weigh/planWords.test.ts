@@ -26,6 +26,17 @@ describe('a plan in words', () => {
     expect(words).toContain(`That leaves ${plan.value.toFixed(2)} points.`);
   });
 
+  it('speaks of habits where they are known', () => {
+    const { tendencies } = map.opponents[0]!;
+    const { positions } = solveMap(map, { tendencies, trust: 0.6 });
+    const known = positions.find(({ position }) => position === 'collar-sleeve-standing')!.looks[0]!;
+    expect(planWords(map, known)).toContain(
+      `As far as the habits are trusted that is worth ${known.value.toFixed(2)} points.`,
+    );
+    const other = positions.find(({ position }) => position === 'x-guard')!.looks[0]!;
+    expect(planWords(map, other)).toContain('That leaves');
+  });
+
   it('says to feel first only where that changes what to do', () => {
     const seen = solveMap(map)
       .positions.flatMap(({ looks }) => looks)

@@ -17,13 +17,21 @@ export function oddsWords(shares: readonly number[]): string {
   return shares.map((share) => `${Math.round(share * 100)} %`).join(' to ');
 }
 
+/** Whether something else is expected of top than what it would do best. */
+const habitsKnown = ({ reactions, expected }: LookPlan): boolean =>
+  expected.length !== reactions.length ||
+  expected.some(({ what, share }, i) => what !== reactions[i]!.what || share !== reactions[i]!.share);
+
 /** What to do from a look and what a perfect top does about it, as a coach would say it. */
 export function planWords(map: GuardMap, plan: LookPlan): string {
   const index = indexMap(map);
   const move = (id: string) => `“${index.move.get(id)?.name ?? id}”`;
   const met = plan.reactions.map(({ what }) => index.reaction.get(what.id)?.name ?? what.id);
   const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
-  const leaves = `That leaves ${plan.value.toFixed(2)} points.`;
+  const points = `${plan.value.toFixed(2)} points`;
+  const leaves = habitsKnown(plan)
+    ? `As far as the habits are trusted that is worth ${points}.`
+    : `That leaves ${points}.`;
   const top =
     met.length > 0
       ? `Top does best when ${joinWords(met.map((name) => `top ${lower(name)}`))}.`
