@@ -41,7 +41,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         onChange={(continuation) => change({ continuation })}
       />
       <Slider
-        label="Being able to do nothing is worth"
+        label="Waiting is worth"
         value={whatIf.rest ?? settings.rest}
         least={-3}
         most={3}
