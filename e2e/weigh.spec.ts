@@ -314,6 +314,19 @@ test('the likeliest chains to an end, each step open to its exchange', async ({ 
   await expect(page).toHaveURL(/map\?sel=exchange\./);
 });
 
+test('on a phone a picked value leads to its plan', async ({ page, demo }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await weighed(page);
+  const plan = page.getByRole('region', { name: 'The plan' });
+  await expect(plan.getByRole('heading').first()).not.toBeInViewport();
+  await page
+    .getByRole('region', { name: 'Values' })
+    .getByRole('button', { name: /^X-guard, both hands/ })
+    .click();
+  await expect(plan.getByRole('heading', { name: /^X-guard, both hands/ })).toBeInViewport();
+});
+
 test('an empty map says why it cannot be weighed, a chosen rules profile who decides', async ({
   page,
   empty,

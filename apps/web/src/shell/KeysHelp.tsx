@@ -28,7 +28,12 @@ const HERE: Record<string, [string, string][]> = {
   read: [
     ['F', 'Flip left and right'],
     ['G', 'Gi or no-gi'],
+    ['T', 'The same moment as top'],
     ['Esc', 'Begin again'],
+  ],
+  weigh: [
+    ['T', 'Top’s sheet, or bottom’s plan'],
+    ['G', 'Gi or no-gi'],
   ],
 };
 

@@ -1,4 +1,4 @@
-import type { StochasticGame } from './solveStochasticGame.ts';
+import type { StochasticGame } from './stochasticGame.ts';
 
 /** A stochastic game laid out in a row, so that a sweep over it makes nothing new. Look l has the cells from `cell[l]`. */
 export interface FlatGame {

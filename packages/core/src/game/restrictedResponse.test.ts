@@ -3,7 +3,8 @@ import { randomGame } from '../test/randomGame.ts';
 import { responseFor, responses } from './restrictedResponse.ts';
 import { seeded } from './seeded.ts';
 import { solveLook } from './solveLook.ts';
-import { type StochasticGame, solveStochasticGame } from './solveStochasticGame.ts';
+import { solveStochasticGame } from './solveStochasticGame.ts';
+import type { StochasticGame } from './stochasticGame.ts';
 
 /** A random game in which most looks have a known mix of the column player. */
 function knownGame(seed: number, size: number): StochasticGame {

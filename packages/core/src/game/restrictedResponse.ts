@@ -1,9 +1,5 @@
-import {
-  type StochasticGame,
-  type StochasticLook,
-  type StochasticSolution,
-  solveStochasticGame,
-} from './solveStochasticGame.ts';
+import { type StochasticSolution, solveStochasticGame } from './solveStochasticGame.ts';
+import type { StochasticGame, StochasticLook } from './stochasticGame.ts';
 
 /** The trusts that are solved for; for one in between the best of these is taken. */
 export const TRUSTS: readonly number[] = Array.from({ length: 11 }, (_, i) => i / 10);

@@ -1,5 +1,5 @@
 import { solveMatrixGame } from './solveMatrixGame.ts';
-import type { StochasticLook } from './solveStochasticGame.ts';
+import type { StochasticLook } from './stochasticGame.ts';
 
 export interface LookSolution {
   value: number;

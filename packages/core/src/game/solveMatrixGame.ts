@@ -7,6 +7,10 @@ export interface MatrixSolution {
   column: number[];
 }
 
+// Many small games are solved in a row: the working places are made once.
+let payoffs = new Float64Array(0);
+let mixes: [Float64Array, Float64Array] = [new Float64Array(0), new Float64Array(0)];
+
 /**
  * The value of a two-person zero-sum game and optimal mixes: min over columns of row·A ≥ value − 1e-9·scale and max over
  * rows of A·column ≤ value + 1e-9·scale. Saddle points and games with one or two rows or columns in closed form, others
@@ -17,16 +21,22 @@ export interface MatrixSolution {
 export function solveMatrixGame(payoff: readonly (readonly number[])[]): MatrixSolution {
   const [m, n] = [payoff.length, payoff[0]?.length ?? 0];
   if (m === 0 || n === 0) throw new RangeError('a game needs at least one row and one column');
-  const flat = new Float64Array(m * n);
+  if (payoffs.length < m * n) payoffs = new Float64Array(2 * m * n);
+  if (mixes[0].length < Math.max(m, n))
+    mixes = [new Float64Array(2 * Math.max(m, n)), new Float64Array(2 * Math.max(m, n))];
   for (let i = 0; i < m; i++) {
     const line = payoff[i]!;
     if (line.length !== n) throw new RangeError('every row needs the same number of columns');
     for (let j = 0; j < n; j++) {
       if (!Number.isFinite(line[j]!)) throw new RangeError('payoffs have to be finite numbers');
-      flat[i * n + j] = line[j]!;
+      payoffs[i * n + j] = line[j]!;
     }
   }
-  const [row, column] = [new Float64Array(m), new Float64Array(n)];
-  const value = stageGame(flat, m, n, row, column);
-  return { value, row: [...row], column: [...column] };
+  const [rows, columns] = mixes;
+  const value = stageGame(payoffs, m, n, rows, columns);
+  const row = new Array<number>(m);
+  const column = new Array<number>(n);
+  for (let i = 0; i < m; i++) row[i] = rows[i]!;
+  for (let j = 0; j < n; j++) column[j] = columns[j]!;
+  return { value, row, column };
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { randomGame } from '../test/randomGame.ts';
 import { solveMatrixGame } from './solveMatrixGame.ts';
-import { type StochasticGame, solveStochasticGame } from './solveStochasticGame.ts';
+import { solveStochasticGame } from './solveStochasticGame.ts';
+import type { StochasticGame } from './stochasticGame.ts';
 
 /** Plain value iteration: the residual shrinks at least by the discount each sweep (Shapley 1953). */
 function iterated({ discount, states }: StochasticGame, sweeps: number): number[] {

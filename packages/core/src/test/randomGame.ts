@@ -1,5 +1,5 @@
 import { seeded } from '../game/seeded.ts';
-import type { StochasticGame } from '../game/solveStochasticGame.ts';
+import type { StochasticGame } from '../game/stochasticGame.ts';
 
 /** A random stochastic game: some states with a rest, one to three rows and columns more, some looks seen. */
 export function randomGame(seed: number, size: number, discount = 0.9): StochasticGame {

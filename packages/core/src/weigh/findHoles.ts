@@ -1,11 +1,9 @@
 import { solveLook } from '../game/solveLook.ts';
-import {
-  type StochasticGame,
-  type StochasticLook,
-  solveStochasticGame,
-} from '../game/solveStochasticGame.ts';
+import { solveStochasticGame } from '../game/solveStochasticGame.ts';
+import type { StochasticGame, StochasticLook } from '../game/stochasticGame.ts';
 import type { ReactionRef } from '../model/reaction.ts';
-import { entryValue, type MapSolution, stageOf } from './solveMap.ts';
+import { type MapSolution, stageOf } from './solveMap.ts';
+import { entryValue } from './weighedUp.ts';
 
 export interface StakedHole {
   position: string;
@@ -51,7 +49,7 @@ export function resolveHoles(
     const game = filled(solution.built, place, answeredCells(solution, place));
     const { value } = solveStochasticGame(game, { start: solution.values });
     onHole?.(i + 1, dear.length);
-    return { ...hole, stake: Math.max(0, entryValue(solution, value) - solution.entry), exact: true };
+    return { ...hole, stake: Math.max(0, entryValue(value, solution.weights) - solution.entry), exact: true };
   });
   return [...exact.sort(byStake), ...all.slice(dear.length).map(({ hole }) => hole)];
 }

@@ -1,6 +1,5 @@
 import { translateApparel } from '../body/translateApparel.ts';
 import { playable } from '../drill/playable.ts';
-import type { StochasticGame, StochasticLook } from '../game/solveStochasticGame.ts';
 import type { Exchange } from '../model/exchange.ts';
 import type { HoldPattern } from '../model/hold.ts';
 import { matchesPattern } from '../model/holdPattern.ts';
@@ -9,7 +8,7 @@ import type { Joint } from '../model/joint.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Move } from '../model/move.ts';
 import type { Tendency } from '../model/opponent.ts';
-import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
+import type { Outcome } from '../model/outcome.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
 import { type ReactionRef, reactionKey } from '../model/reaction.ts';
@@ -76,9 +75,6 @@ export interface MapGame {
   chanceOf(exchange: Exchange): number;
   gamma(seconds: number): number;
 }
-
-/** How the holes of a map are filled: as nothing gained, or as well as the rest of their row. */
-export type Filling = 'as-mapped' | 'if-answered';
 
 /** The positions, looks and cells that are played under the options. */
 export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
@@ -217,94 +213,5 @@ function answerTo(map: GuardMap, move: Move, ref: ReactionRef, apparel: Apparel)
   return met.find(({ variant }) => variant !== undefined && variant === move.houseVariant) ?? met[0];
 }
 
-interface Flat {
-  payoff: number;
-  next: [number, number][];
-}
-
-/**
- * The map as a discounted stochastic game, with the known tendencies trusted as far as said. `selfHoles` are the states in which a hole leaves bottom where it is, because
- * that is worth less than waiting; the last look of a state with a drift is waiting.
- */
-export function toStochasticGame(
-  game: MapGame,
-  filling: Filling,
-  selfHoles: ReadonlySet<number>,
-  trust = 0,
-): StochasticGame {
-  const { states, discount, place } = game;
-  const landed = (landing: Landing | undefined, here: number, gamma: number, chance: number): Flat => {
-    const to = landing ?? { position: states[here]!.position.id };
-    if (isOutcome(to)) return { payoff: chance * gamma * game.points[to.outcome], next: [] };
-    return { payoff: 0, next: [[place.get(to.position)!, (chance * gamma) / discount]] };
-  };
-  return {
-    discount,
-    states: states.map(({ position, looks }, s) => {
-      const built = looks.map((look): StochasticLook => {
-        const against = look.known && { column: look.known, trust };
-        return { ...stage(game, look, s, filling, selfHoles.has(s), landed), ...(against && { against }) };
-      });
-      if (position.rest === undefined && position.drift) {
-        const { payoff, next } = landed(position.drift, s, game.paceGamma, 1);
-        built.push({ payoff: [[payoff]], next: [[next]] });
-        return { looks: built };
-      }
-      return { rest: restOf(game, position), looks: built };
-    }),
-  };
-}
-
 /** What waiting is worth where that is a number. */
 export const restOf = (game: MapGame, position: Position): number => position.rest ?? game.rest;
-
-function stage(
-  game: MapGame,
-  { look, cells }: GameLook,
-  s: number,
-  filling: Filling,
-  selfHole: boolean,
-  landed: (landing: Landing | undefined, here: number, gamma: number, chance: number) => Flat,
-): StochasticLook {
-  const answered = cells.map((line) =>
-    line.map(({ exchange, gamma }): Flat | undefined => {
-      if (!exchange) return undefined;
-      const chance = game.chanceOf(exchange);
-      const won = landed(exchange.to, s, gamma, chance);
-      const lost = landed(exchange.otherwise, s, gamma, 1 - chance);
-      return { payoff: won.payoff + lost.payoff, next: [...won.next, ...lost.next] };
-    }),
-  );
-  const all = mean(answered.flat());
-  const { position } = game.states[s]!;
-  const filled = answered.map((line, m) => {
-    const row = mean(line) ?? all;
-    return line.map((cell, r): Flat => {
-      if (cell) return cell;
-      if (filling === 'if-answered' && row) return row;
-      const { gamma } = cells[m]![r]!;
-      // Nothing gained: bottom waits, or stays where it is if that is worse.
-      if (position.rest === undefined && position.drift && !selfHole)
-        return landed(position.drift, s, game.paceGamma, 1);
-      return selfHole ? landed(undefined, s, gamma, 1) : { payoff: restOf(game, position), next: [] };
-    });
-  });
-  return {
-    timing: look.timing,
-    payoff: filled.map((line) => line.map(({ payoff }) => payoff)),
-    next: filled.map((line) => line.map(({ next }) => next)),
-  };
-}
-
-/** The mean of some cells; undefined where there is none. */
-function mean(cells: readonly (Flat | undefined)[]): Flat | undefined {
-  const there = cells.filter((cell) => cell !== undefined);
-  if (there.length === 0) return undefined;
-  const share = 1 / there.length;
-  return {
-    payoff: there.reduce((sum, { payoff }) => sum + payoff * share, 0),
-    next: there.flatMap(({ next }) =>
-      next.map(([state, weight]): [number, number] => [state, weight * share]),
-    ),
-  };
-}

@@ -1,6 +1,7 @@
 import { solveStochasticGame } from '../game/solveStochasticGame.ts';
 import { isOutcome, type Landing } from '../model/outcome.ts';
-import { type MapSolution, playedCells } from './solveMap.ts';
+import type { MapSolution } from './solveMap.ts';
+import { playedCells } from './visitRates.ts';
 
 export interface Sensitivity {
   exchange: string;

@@ -1,13 +1,13 @@
-import { type Response, responseFor, responses, TRUSTS } from '../game/restrictedResponse.ts';
+import { responseFor } from '../game/restrictedResponse.ts';
 import { solveLook } from '../game/solveLook.ts';
-import {
-  type StochasticGame,
-  type StochasticSolution,
-  solveStochasticGame,
-} from '../game/solveStochasticGame.ts';
+import { type StochasticSolution, solveStochasticGame } from '../game/solveStochasticGame.ts';
+import type { StochasticGame } from '../game/stochasticGame.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { ReactionRef } from '../model/reaction.ts';
-import { type MapGame, mapGame, restOf, toStochasticGame, type WeighOptions } from './mapGame.ts';
+import type { MapGame, WeighOptions } from './mapGame.ts';
+import { toStochasticGame } from './toStochasticGame.ts';
+import { type Play, visitRates } from './visitRates.ts';
+import { entryValue, type WeighedUp, weighedUp } from './weighedUp.ts';
 
 export interface Share<T> {
   what: T;
@@ -41,20 +41,6 @@ export interface PositionValue {
   looks: LookPlan[];
   /** Discounted expected visits of a round. */
   visits: number;
-}
-
-/** A move and a reaction by their places in the plan's look, and how often both happen there. */
-export interface Play {
-  m: number;
-  r: number;
-  share: number;
-}
-
-/** What a plan is worth at the entries against an opponent's known tendencies, and against a perfect top. */
-export interface Trade {
-  trust: number;
-  gain: number;
-  worst: number;
 }
 
 export interface MapSolution {
@@ -93,73 +79,6 @@ export function solveMap(map: GuardMap, options: WeighOptions = {}, start?: read
   return planFor(weighedUp(map, options, start), options.trust);
 }
 
-/** A map solved for every trust that is asked for: a plan is then only chosen. */
-export interface WeighedUp {
-  game: MapGame;
-  /** Of the positions, summing to one. */
-  weights: number[];
-  found: Response[];
-}
-
-/**
- * Solves a map once for every trust that can be asked for; once in all where no tendency is known.
- * @param start values to begin from
- * @param onProgress told how far the work is, in [0, 1]
- */
-export function weighedUp(
-  map: GuardMap,
-  options: WeighOptions = {},
-  start?: readonly number[],
-  onProgress?: (share: number) => void,
-): WeighedUp {
-  const weights = entryWeights(map);
-  const game = mapGame(map, options);
-  if (game.states.some(({ looks }) => looks.some(({ known }) => known))) {
-    const found = responses((trust, near) => {
-      const watch = watched(onProgress, TRUSTS.indexOf(trust), TRUSTS.length);
-      return solveAsMapped(game, trust, near ?? start, watch);
-    });
-    return { game, weights, found };
-  }
-  const { game: built, solution } = solveAsMapped(game, 0, start, watched(onProgress, 0, 1));
-  const { value } = solution;
-  return { game, weights, found: [{ trust: 0, game: built, solution, gain: value, worst: value }] };
-}
-
-/** Reads residuals that shrink by shares as progress of the i-th of some solves. */
-function watched(onProgress: ((share: number) => void) | undefined, i: number, of: number) {
-  let first = 0;
-  return (residual: number): void => {
-    first = Math.max(first, residual);
-    const share = first > TINY ? Math.log(first / residual) / Math.log(first / TINY) : 1;
-    onProgress?.((i + Math.min(1, Math.max(0, share))) / of);
-  };
-}
-
-/** The plans made, with what they gain and risk at the entries. */
-export const tradesOf = ({ found, weights }: WeighedUp): Trade[] =>
-  found.map(({ trust, gain, worst }) => ({
-    trust,
-    gain: atEntries(gain, weights),
-    worst: atEntries(worst, weights),
-  }));
-
-/** The gain and the worst case of the plan that is chosen at each trust, in steps of a twentieth. */
-export function tradeCurve(trades: readonly Trade[]): Trade[] {
-  const found = trades.map(({ gain, worst }) => ({ gain: [gain], worst: [worst] }));
-  return Array.from({ length: 21 }, (_, i) => {
-    const { gain, worst } = responseFor(found, [1], i / 20);
-    return { trust: i / 20, gain: gain[0]!, worst: worst[0]! };
-  });
-}
-
-const atEntries = (values: readonly number[], weights: readonly number[]): number =>
-  weights.reduce((sum, weight, s) => sum + weight * values[s]!, 0);
-
-/** What a round is worth with these values of the positions. */
-export const entryValue = ({ weights }: Pick<MapSolution, 'weights'>, values: readonly number[]): number =>
-  atEntries(values, weights);
-
 /** The plan for a trust in [0, 1], opened down to its looks. */
 export function planFor({ game, weights, found }: WeighedUp, trust = 0): MapSolution {
   const chosen = responseFor(found, weights, trust);
@@ -169,7 +88,7 @@ export function planFor({ game, weights, found }: WeighedUp, trust = 0): MapSolu
   });
   const value = solved.value;
   const plays = game.states.map((_, s) => playsOf(game, solved, trust, s));
-  const { visits, exchanges } = visitRates(game, built, solved, plays, weights);
+  const { visits, exchanges } = visitRates(game, built, solved.look, plays, weights);
   return {
     positions: game.states.map(({ position, looks }, s) => {
       const best = looks[solved.look[s]!]?.look.id;
@@ -182,11 +101,11 @@ export function planFor({ game, weights, found }: WeighedUp, trust = 0): MapSolu
         visits: visits[s]!,
       };
     }),
-    entry: atEntries(value, weights),
-    entryIfAnswered: atEntries(answered.value, weights),
+    entry: entryValue(value, weights),
+    entryIfAnswered: entryValue(answered.value, weights),
     trust,
-    gain: atEntries(chosen.gain, weights),
-    worst: atEntries(chosen.worst, weights),
+    gain: entryValue(chosen.gain, weights),
+    worst: entryValue(chosen.worst, weights),
     visits: exchanges,
     weights,
     look: solved.look,
@@ -196,39 +115,6 @@ export function planFor({ game, weights, found }: WeighedUp, trust = 0): MapSolu
     built,
     values: value,
   };
-}
-
-/** Entry weights that sum to one. */
-export function entryWeights(map: GuardMap): number[] {
-  const weights = map.positions.map(({ entry = 0 }) => entry);
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  if (!(total > 0))
-    throw new RangeError('no position is one where a round can start: give at least one an entry weight');
-  return weights.map((weight) => weight / total);
-}
-
-/** A hole is worth the lesser of waiting and staying; which of them that is shows once the values are known. */
-function solveAsMapped(
-  game: MapGame,
-  trust: number,
-  start: readonly number[] | undefined,
-  onStage: (residual: number) => void,
-): { game: StochasticGame; solution: StochasticSolution } {
-  let self = new Set<number>();
-  for (let round = 0, near = start; ; round++) {
-    const built = toStochasticGame(game, 'as-mapped', self, trust);
-    const solution = solveStochasticGame(built, { start: near, onStage });
-    const worse = new Set(
-      game.states.flatMap(({ position }, s) => {
-        if (position.rest === undefined && position.drift) return [];
-        return game.paceGamma * solution.value[s]! < restOf(game, position) - TINY ? [s] : [];
-      }),
-    );
-    if (round >= 5 || (worse.size === self.size && [...worse].every((s) => self.has(s))))
-      return { game: built, solution };
-    self = worse;
-    near = solution.value;
-  }
 }
 
 /** The stage of a look at the values given. */
@@ -284,47 +170,4 @@ function playsOf(game: MapGame, solved: StochasticSolution, trust: number, s: nu
     const row = replies.length > 0 ? look.moves.map((_, m) => Number(replies[r] === m)) : solved.row[s]!;
     return row.flatMap((x, m): Play[] => (x * y > 0 ? [{ m, r, share: x * y }] : []));
   });
-}
-
-const DRIFTING: readonly Play[] = [{ m: 0, r: 0, share: 1 }];
-/** The cells that are played of a look; drifting is a look of one cell. */
-export const playedCells = (plays: readonly Play[]): readonly Play[] => (plays.length > 0 ? plays : DRIFTING);
-
-/** Discounted expected visits of states and exchanges. */
-function visitRates(
-  game: MapGame,
-  built: StochasticGame,
-  solved: StochasticSolution,
-  plays: readonly Play[][],
-  weights: readonly number[],
-) {
-  const n = game.states.length;
-  const flow = game.states.map((_, s) => {
-    const l = solved.look[s]!;
-    const out = new Map<number, number>();
-    if (l < 0) return out;
-    const { next } = built.states[s]!.looks[l]!;
-    for (const { m, r, share } of playedCells(plays[s]!))
-      for (const [to, p] of next[m]![r]!) out.set(to, (out.get(to) ?? 0) + share * p * built.discount);
-    return out;
-  });
-  let visits = Float64Array.from(weights);
-  for (let sweep = 0; sweep < 5000; sweep++) {
-    const after = Float64Array.from(weights);
-    for (let s = 0; s < n; s++) for (const [to, p] of flow[s]!) after[to] = after[to]! + visits[s]! * p;
-    let moved = 0;
-    for (let s = 0; s < n; s++) moved = Math.max(moved, Math.abs(after[s]! - visits[s]!));
-    visits = after;
-    if (moved < 1e-12) break;
-  }
-  const exchanges = new Map<string, number>();
-  for (const [s, { looks }] of game.states.entries()) {
-    const look = looks[solved.look[s]!];
-    if (!look) continue;
-    for (const { m, r, share } of plays[s]!) {
-      const id = look.cells[m]?.[r]?.exchange?.id;
-      if (id !== undefined) exchanges.set(id, (exchanges.get(id) ?? 0) + visits[s]! * share);
-    }
-  }
-  return { visits: [...visits], exchanges };
 }

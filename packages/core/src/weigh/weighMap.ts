@@ -5,17 +5,8 @@ import { findHoles, type StakedHole } from './findHoles.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { type OutcomeOdds, outcomeOdds } from './outcomeOdds.ts';
 import { type Sensitivity, sensitivity } from './sensitivity.ts';
-import {
-  type LookPlan,
-  type MapSolution,
-  type PositionValue,
-  planFor,
-  stageOf,
-  type Trade,
-  tradesOf,
-  type WeighedUp,
-  weighedUp,
-} from './solveMap.ts';
+import { type LookPlan, type MapSolution, type PositionValue, planFor, stageOf } from './solveMap.ts';
+import { type Trade, tradesOf, type WeighedUp, weighedUp } from './weighedUp.ts';
 
 /** The matrix behind a look: what each move is worth against each reaction, and the exchange that says so. */
 export interface LookMatrix {

@@ -11,6 +11,7 @@ import { scenarioOptions } from './scenarioOptions.ts';
 import { sensitivity } from './sensitivity.ts';
 import { solveMap } from './solveMap.ts';
 import { topSheet } from './topSheet.ts';
+import { weighedUp } from './weighedUp.ts';
 import { weighMap } from './weighMap.ts';
 
 const demo = parseMapFile(
@@ -105,6 +106,18 @@ const tendenciesOf = (map: GuardMap) =>
         })),
       })),
   );
+
+describe('the work', () => {
+  it('says how far it is, never going back', () => {
+    for (const options of [{}, { tendencies: tendenciesOf(demo) }]) {
+      const shares: number[] = [];
+      weighedUp(demo, options, undefined, (share) => shares.push(share));
+      expect(shares.length).toBeGreaterThan(2);
+      expect(shares.every((share) => share >= 0 && share <= 1)).toBe(true);
+      for (let i = 1; i < shares.length; i++) expect(shares[i]).toBeGreaterThanOrEqual(shares[i - 1]!);
+    }
+  });
+});
 
 describe('a what-if', () => {
   it('spares a sore joint by leaving out what loads it', () => {

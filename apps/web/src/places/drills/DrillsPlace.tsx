@@ -1,5 +1,5 @@
 import './drills.scss';
-import { type ClassPlan, freshId, type PlannedClass, planClass } from '@aftersquall/core';
+import { type ClassPlan, freshId, type PlannedClass } from '@aftersquall/core';
 import { Play, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -14,9 +14,8 @@ import { selectMap } from '../../store/mapSession.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { thePlanner } from '../../workers/planner.ts';
 import { ClassSheet } from './ClassSheet.tsx';
-import { type Goal, GoalForm } from './GoalForm.tsx';
-
-export type Request = Omit<Parameters<typeof planClass>[0], 'map'>;
+import { GoalForm } from './GoalForm.tsx';
+import type { Goal, Request } from './request.ts';
 
 /** Classes: the saved ones on the left, the one at hand on the right; a new one is built from goals. */
 export function DrillsPlace() {

@@ -9,12 +9,7 @@ import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { setApparel } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import type { Request } from './DrillsPlace.tsx';
-
-export interface Goal {
-  name: string;
-  exchanges: string[];
-}
+import type { Goal, Request } from './request.ts';
 
 const whole = (least: number, most: number, what: string) =>
   z.coerce

@@ -17,6 +17,7 @@ import {
 import { ArrowRight, Link2, Scale, TriangleAlert, Unlink } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { Hazards } from '../../components/Hazards.tsx';
+import { Worth } from '../../components/Worth.tsx';
 import { useAppSelector } from '../../store/store.ts';
 
 const RANK_WORDS: Record<Rank, string> = {
@@ -133,15 +134,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
         >
           {option.chance === undefined ? '?' : Math.round(option.chance * 100)}
           <small>{option.chance === undefined ? 'not written' : '% guess'}</small>
-          {option.worth !== undefined && (
-            <span
-              className={`worth ${option.worth < 0 ? 'top' : 'own'} ${stale ? 'stale' : ''}`}
-              title="What it is worth, in points of a round"
-            >
-              {option.worth > 0 && '+'}
-              {option.worth.toFixed(2)} points
-            </span>
-          )}
+          {option.worth !== undefined && <Worth value={option.worth} stale={stale} inWords />}
         </div>
       </div>
       {elsewhere && (

@@ -12,7 +12,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useExactHoles } from '../../workers/weighQuestions.ts';
 import { exchangeName, reactionName } from './exchangeName.ts';
-import type { InsightView } from './Insights.tsx';
+import type { InsightView } from './insightViews.ts';
 import type { useWhatIf } from './useWhatIf.ts';
 
 /** So many are listed of each kind. */

@@ -4,6 +4,7 @@ import { Chains } from './Chains.tsx';
 import { Dilemmas } from './Dilemmas.tsx';
 import { Ends } from './Ends.tsx';
 import { Holes } from './Holes.tsx';
+import type { InsightView } from './insightViews.ts';
 import { OpponentPane } from './OpponentPane.tsx';
 import { Rests } from './Rests.tsx';
 import type { useWhatIf } from './useWhatIf.ts';
@@ -21,9 +22,6 @@ interface Props {
   onView: (view: InsightView) => void;
   onPick: (position: string) => void;
 }
-export const INSIGHT_VIEWS = ['holes', 'dilemmas', 'what-if', 'opponent', 'rests', 'ends', 'chains'] as const;
-export type InsightView = (typeof INSIGHT_VIEWS)[number];
-
 /** What to fix first and what to ask: holes, dilemmas, what-ifs, opponents, what the game rests on, how rounds end. */
 export function Insights(props: Props) {
   const { map, weighing, options, asked, settled, at, view, onView, onPick } = props;

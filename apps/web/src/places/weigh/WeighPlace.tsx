@@ -12,7 +12,8 @@ import { setApparel } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useWeighing } from '../../workers/useWeighing.ts';
-import { INSIGHT_VIEWS, Insights, type InsightView } from './Insights.tsx';
+import { Insights } from './Insights.tsx';
+import { INSIGHT_VIEWS, type InsightView } from './insightViews.ts';
 import { PositionPlan } from './PositionPlan.tsx';
 import { ScenarioBar } from './ScenarioBar.tsx';
 import { TakeAlong } from './TakeAlong.tsx';
@@ -36,6 +37,7 @@ export function WeighPlace() {
   const view = INSIGHT_VIEWS.find((one) => one === params.get('see')) ?? 'holes';
   const names = useMemo(() => new Map(map.positions.map(({ id, name }) => [id, name])), [map]);
   const pick = (id: string) => set({ at: id });
+  useHotkeys('g', () => void dispatch(setApparel(apparel === 'gi' ? 'no-gi' : 'gi')));
   useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }));
 
   return (
@@ -95,7 +97,11 @@ export function WeighPlace() {
           <div className={`weigh-body ${stale ? 'stale' : ''} ${asTop ? 'as-top' : ''}`} aria-busy={stale}>
             <Values
               weighing={weighing}
-              beside={other && beside.weighing && { name: other.name, weighing: beside.weighing }}
+              beside={
+                other && beside.weighing && !beside.stale
+                  ? { name: other.name, weighing: beside.weighing }
+                  : undefined
+              }
               names={names}
               at={at}
               onPick={pick}

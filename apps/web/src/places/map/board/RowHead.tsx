@@ -1,5 +1,6 @@
 import { wordContext } from '@aftersquall/core';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import { Worth } from '../../../components/Worth.tsx';
 import type { BoardRow } from './boardModel.ts';
 
 interface Props {
@@ -30,14 +31,7 @@ export function RowHead({ id, row, value, width, here, onPick }: Props) {
           <b>{row.position.name}</b>
           <span className="marks">
             {(row.position.entry ?? 0) > 0 && <span className="start-mark">start</span>}
-            {value !== undefined && (
-              <span
-                className={`worth ${value < 0 ? 'top' : 'own'}`}
-                title="What it is worth, in points of a round"
-              >
-                {value.toFixed(2)}
-              </span>
-            )}
+            {value !== undefined && <Worth value={value} />}
           </span>
         </>
       ) : (

@@ -4,6 +4,7 @@ import { type ZoomBehavior, zoom, zoomIdentity } from 'd3-zoom';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import { Worth } from '../../../components/Worth.tsx';
 import './currents.scss';
 import type { ChartEdge, ChartGraph, ChartNode } from './chartGraph.ts';
 import { edgePaths, edgeWidth, flowWidth } from './edgePaths.ts';
@@ -285,14 +286,7 @@ function Card({ node, value, place, state, onPick, onPoint }: CardProps) {
                   ? `${node.positions} ${node.positions === 1 ? 'position' : 'positions'}`
                   : `${node.moves} ${node.moves === 1 ? 'move' : 'moves'}`}
               </span>
-              {value !== undefined && (
-                <span
-                  className={`worth ${value < 0 ? 'top' : 'own'}`}
-                  title="What it is worth, in points of a round"
-                >
-                  {value.toFixed(2)}
-                </span>
-              )}
+              {value !== undefined && <Worth value={value} />}
               {open > 0 && <span className="open-count">{holeWords(open)}</span>}
             </span>
           )}

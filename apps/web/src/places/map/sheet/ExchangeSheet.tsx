@@ -8,7 +8,7 @@ import {
 } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
-import type { SheetProps } from './Sheet.tsx';
+import type { SheetProps } from './sheetProps.ts';
 import { useSaver } from './useSaver.ts';
 
 const BASES = [

@@ -21,8 +21,8 @@ import { changeMap } from '../../../store/mapSession.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newExchange } from '../newThings.ts';
 import { NeedsEditor } from './NeedsEditor.tsx';
-import type { SheetProps } from './Sheet.tsx';
 import { StepsEditor } from './StepsEditor.tsx';
+import type { SheetProps } from './sheetProps.ts';
 import { linesOf, listOf, useSaver } from './useSaver.ts';
 import { VariantsEditor } from './VariantsEditor.tsx';
 

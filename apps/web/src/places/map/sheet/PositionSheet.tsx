@@ -34,7 +34,7 @@ import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import { changeMap } from '../../../store/mapSession.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newExchange, newMove } from '../newThings.ts';
-import type { SheetProps } from './Sheet.tsx';
+import type { SheetProps } from './sheetProps.ts';
 import { linesOf, listOf, useSaver } from './useSaver.ts';
 
 export function PositionSheet({ id, map, select }: SheetProps & { id: string }) {

@@ -5,7 +5,7 @@ import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
-import type { SheetProps } from './Sheet.tsx';
+import type { SheetProps } from './sheetProps.ts';
 import { listOf, useSaver } from './useSaver.ts';
 
 /** Reactions belong to no position, so their near side is the right, as the catalogue is written. */

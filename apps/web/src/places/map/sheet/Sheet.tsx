@@ -1,5 +1,5 @@
 import './sheet.scss';
-import type { EntityKind, GuardMap } from '@aftersquall/core';
+import type { EntityKind } from '@aftersquall/core';
 import { duplicatePosition, indexMap, removeWithUsers } from '@aftersquall/core';
 import { Copy, Trash2, X } from 'lucide-react';
 import { changeMap, told } from '../../../store/mapSession.ts';
@@ -9,11 +9,7 @@ import { ExchangeSheet } from './ExchangeSheet.tsx';
 import { MoveSheet } from './MoveSheet.tsx';
 import { PositionSheet } from './PositionSheet.tsx';
 import { ReactionSheet } from './ReactionSheet.tsx';
-
-export interface SheetProps {
-  map: GuardMap;
-  select: (selection: Selection | undefined) => void;
-}
+import type { SheetProps } from './sheetProps.ts';
 
 /** Everything about the selected thing, to be read and changed. */
 export function Sheet({ map, selection, select }: SheetProps & { selection: Selection }) {

@@ -1,0 +1,22 @@
+interface Props {
+  /** Points of a round. */
+  value: number;
+  /** Worked out for the map as it was. */
+  stale?: boolean;
+  /** Says that it is points, where that is not plain. */
+  inWords?: boolean;
+}
+
+/** What something is worth; what is no longer so looks so, here or inside of what is stale. */
+export function Worth({ value, stale, inWords }: Props) {
+  return (
+    <span
+      className={`worth ${value < 0 ? 'top' : 'own'} ${stale ? 'stale' : ''}`}
+      title="What it is worth, in points of a round"
+    >
+      {inWords && value > 0 && '+'}
+      {value.toFixed(2)}
+      {inWords && ' points'}
+    </span>
+  );
+}

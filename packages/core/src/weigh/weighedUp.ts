@@ -1,0 +1,112 @@
+import { type Response, responseFor, responses, TRUSTS } from '../game/restrictedResponse.ts';
+import { type StochasticSolution, solveStochasticGame } from '../game/solveStochasticGame.ts';
+import type { StochasticGame } from '../game/stochasticGame.ts';
+import type { GuardMap } from '../model/map.ts';
+import { type MapGame, mapGame, restOf, type WeighOptions } from './mapGame.ts';
+import { toStochasticGame } from './toStochasticGame.ts';
+
+const TINY = 1e-9;
+
+/** A map solved for every trust that is asked for: a plan is then only chosen. */
+export interface WeighedUp {
+  game: MapGame;
+  /** Of the positions, summing to one. */
+  weights: number[];
+  found: Response[];
+}
+
+/**
+ * Solves a map once for every trust that can be asked for; once in all where no tendency is known.
+ * @param start values to begin from
+ * @param onProgress told how far the work is, in [0, 1]
+ */
+export function weighedUp(
+  map: GuardMap,
+  options: WeighOptions = {},
+  start?: readonly number[],
+  onProgress?: (share: number) => void,
+): WeighedUp {
+  const weights = entryWeights(map);
+  const game = mapGame(map, options);
+  if (game.states.some(({ looks }) => looks.some(({ known }) => known))) {
+    const found = responses((trust, near) => {
+      const watch = watched(onProgress, TRUSTS.indexOf(trust), TRUSTS.length);
+      return solveAsMapped(game, trust, near ?? start, watch);
+    });
+    return { game, weights, found };
+  }
+  const { game: built, solution } = solveAsMapped(game, 0, start, watched(onProgress, 0, 1));
+  const { value } = solution;
+  return { game, weights, found: [{ trust: 0, game: built, solution, gain: value, worst: value }] };
+}
+
+/** Reads residuals that shrink by shares as progress of the i-th of some solves. */
+function watched(onProgress: ((share: number) => void) | undefined, i: number, of: number) {
+  let first = 0;
+  return (residual: number): void => {
+    first = Math.max(first, residual);
+    const share = first > TINY ? Math.log(first / residual) / Math.log(first / TINY) : 1;
+    onProgress?.((i + Math.min(1, Math.max(0, share))) / of);
+  };
+}
+
+/** The plans made, with what they gain and risk at the entries. */
+export const tradesOf = ({ found, weights }: WeighedUp): Trade[] =>
+  found.map(({ trust, gain, worst }) => ({
+    trust,
+    gain: entryValue(gain, weights),
+    worst: entryValue(worst, weights),
+  }));
+
+/** The gain and the worst case of the plan that is chosen at each trust, in steps of a twentieth. */
+export function tradeCurve(trades: readonly Trade[]): Trade[] {
+  const found = trades.map(({ gain, worst }) => ({ gain: [gain], worst: [worst] }));
+  return Array.from({ length: 21 }, (_, i) => {
+    const { gain, worst } = responseFor(found, [1], i / 20);
+    return { trust: i / 20, gain: gain[0]!, worst: worst[0]! };
+  });
+}
+
+/** What a round is worth with these values of the positions. */
+export const entryValue = (values: readonly number[], weights: readonly number[]): number =>
+  weights.reduce((sum, weight, s) => sum + weight * values[s]!, 0);
+
+/** What a plan is worth at the entries against an opponent's known tendencies, and against a perfect top. */
+export interface Trade {
+  trust: number;
+  gain: number;
+  worst: number;
+}
+
+/** Entry weights that sum to one. */
+export function entryWeights(map: GuardMap): number[] {
+  const weights = map.positions.map(({ entry = 0 }) => entry);
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  if (!(total > 0))
+    throw new RangeError('no position is one where a round can start: give at least one an entry weight');
+  return weights.map((weight) => weight / total);
+}
+
+/** A hole is worth the lesser of waiting and staying; which of them that is shows once the values are known. */
+function solveAsMapped(
+  game: MapGame,
+  trust: number,
+  start: readonly number[] | undefined,
+  onStage: (residual: number) => void,
+): { game: StochasticGame; solution: StochasticSolution } {
+  let self = new Set<number>();
+  for (let round = 0, near = start; ; round++) {
+    const built = toStochasticGame(game, 'as-mapped', self, trust);
+    const solution = solveStochasticGame(built, { start: near, onStage });
+    const worse = new Set(
+      game.states.flatMap(({ position }, s) => {
+        if (position.rest === undefined && position.drift) return [];
+        return game.paceGamma * solution.value[s]! < restOf(game, position) - TINY ? [s] : [];
+      }),
+    );
+    if (round >= 5 || (worse.size === self.size && [...worse].every((s) => self.has(s))))
+      return { game: built, solution };
+    self = worse;
+    near = solution.value;
+  }
+}
