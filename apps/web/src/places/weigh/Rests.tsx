@@ -3,7 +3,7 @@ import { Ban, Play } from 'lucide-react';
 import { useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { type Away, useDependence } from '../../workers/weighQuestions.ts';
-import { HOLD_CLASSES } from './holdClasses.ts';
+import { holdClassesOf } from './holdClasses.ts';
 
 interface Props {
   map: GuardMap;
@@ -12,15 +12,19 @@ interface Props {
 type Kind = 'holds' | 'moves' | 'reactions' | 'joints';
 
 const QUESTIONS: Record<Kind, string> = {
-  holds: 'How many points a round are lost when a class of holds cannot be had.',
+  holds:
+    'How many points a round are lost when a class of holds cannot be had. A position that rests on it is then worth waiting.',
   moves: 'How many points a round are lost when a move is barred, or not known yet.',
   reactions: 'How many points a round are won when top never does it.',
   joints: 'How many points a round are lost when nothing may load a joint.',
 };
 
 const thingsOf: Record<Kind, (map: GuardMap) => Away[]> = {
-  holds: () =>
-    HOLD_CLASSES.map(({ name, holds }) => ({ name: `without ${name}`, taken: { forbiddenHolds: [holds] } })),
+  holds: (map) =>
+    holdClassesOf(map).map(({ name, holds }) => ({
+      name: `without ${name}`,
+      taken: { forbiddenHolds: [holds] },
+    })),
   moves: ({ moves }) =>
     moves.map(({ id, name }) => ({ name: `without ${name}`, taken: { forbiddenMoves: [id] } })),
   reactions: ({ reactions }) =>

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parseMapFile, scenarioOptions, solveMap, WhatIfSchema } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
+import { holdClassesOf } from './holdClasses.ts';
 import { takenAway, withoutChoices, withoutTaken } from './without.ts';
 
 const demo = parseMapFile(
@@ -18,10 +19,20 @@ describe('what can be taken out of the game', () => {
     }
   });
 
+  it('knows the holds of the map by its parts, beside the usual ones', () => {
+    const names = holdClassesOf(demo).map(({ name }) => name);
+    expect(names).toContain('hooks on the thigh');
+    expect(names).toContain('feet placed on the hip');
+    expect(names).toContain('presses on the shoulder');
+    expect(names.filter((name) => name.includes('sleeve'))).toEqual(['sleeve grips']);
+    expect(new Set(names).size).toBe(names.length);
+  });
+
   it('adds up, each thing once, and only costs bottom what is bottom’s', () => {
     const whole = solveMap(demo).entry;
     let whatIf = nothing;
-    for (const choice of ['holds sleeve grips', 'holds sleeve grips', `move ${demo.moves[0]!.id}`])
+    const sleeves = withoutChoices(demo).find(({ name }) => name === 'Without sleeve grips')!.value;
+    for (const choice of [sleeves, sleeves, `move ${demo.moves[0]!.id}`])
       whatIf = { ...whatIf, ...withoutTaken(whatIf, choice) };
     expect(takenAway(demo, whatIf)).toHaveLength(2);
     expect(solveMap(demo, scenarioOptions(demo, whatIf, [])).entry).toBeLessThanOrEqual(whole + 1e-9);

@@ -1,12 +1,16 @@
 import { type GuardMap, type HoldPattern, indexMap, type WhatIf } from '@aftersquall/core';
 import type { Choice } from '../../components/fields/SelectField.tsx';
 import type { Changes } from '../../store/whatIf.ts';
-import { HOLD_CLASSES } from './holdClasses.ts';
+import { holdClassesOf, holdClassName } from './holdClasses.ts';
 
 /** What can be taken out of the game: a class of holds, something top does, a move. */
 export const withoutChoices = (map: GuardMap): Choice[] => [
   { value: '', name: 'Nothing more' },
-  ...HOLD_CLASSES.map(({ name }) => ({ value: `holds ${name}`, name: `Without ${name}`, group: 'Holds' })),
+  ...holdClassesOf(map).map(({ name, holds }) => ({
+    value: `holds ${JSON.stringify(holds)}`,
+    name: `Without ${name}`,
+    group: 'Holds',
+  })),
   ...map.reactions.map(({ id, name }) => ({
     value: `reaction ${id}`,
     name: `Top never: ${name}`,
@@ -16,15 +20,14 @@ export const withoutChoices = (map: GuardMap): Choice[] => [
 ];
 
 const added = <T>(list: readonly T[], item: T): T[] => (list.includes(item) ? [...list] : [...list, item]);
-const same = (a: HoldPattern, b: HoldPattern) => JSON.stringify(a) === JSON.stringify(b);
 
 /** The what-if with one thing more taken away. */
 export function withoutTaken(whatIf: WhatIf, choice: string): Partial<Changes> {
   const [kind, ...rest] = choice.split(' ');
   const what = rest.join(' ');
-  const holds = HOLD_CLASSES.find(({ name }) => name === what)?.holds;
-  if (kind === 'holds' && holds) {
-    const others = whatIf.forbiddenHolds.filter((pattern) => !same(pattern, holds));
+  if (kind === 'holds') {
+    const holds = JSON.parse(what) as HoldPattern;
+    const others = whatIf.forbiddenHolds.filter((pattern) => JSON.stringify(pattern) !== what);
     return { forbiddenHolds: [...others, holds] };
   }
   if (kind === 'reaction') return { forbiddenReactions: added(whatIf.forbiddenReactions, what) };
@@ -46,7 +49,7 @@ export function takenAway(map: GuardMap, whatIf: WhatIf): Taken[] {
   return [
     ...forbiddenHolds.map((holds) => ({
       key: JSON.stringify(holds),
-      name: `Without ${HOLD_CLASSES.find((known) => same(known.holds, holds))?.name ?? Object.values(holds).join(' ')}`,
+      name: `Without ${holdClassName(holds)}`,
       back: { forbiddenHolds: forbiddenHolds.filter((one) => one !== holds) },
     })),
     ...forbiddenReactions.map((id) => ({
