@@ -162,7 +162,9 @@ function hiddenStage(
   row: Float64Array,
   column: Float64Array,
 ): number {
-  const [m, n, trust] = [flat.rows[l]!, flat.columns[l]!, flat.trust[l]!];
+  const m = flat.rows[l]!;
+  const n = flat.columns[l]!;
+  const trust = flat.trust[l]!;
   if (trust > 0) {
     for (let i = 0; i < m; i++) {
       let expected = 0;
@@ -182,7 +184,9 @@ function seenStage(
   column: Float64Array,
   reply: Int32Array,
 ): number {
-  const [m, n, trust] = [flat.rows[l]!, flat.columns[l]!, flat.trust[l]!];
+  const m = flat.rows[l]!;
+  const n = flat.columns[l]!;
+  const trust = flat.trust[l]!;
   let least = Number.POSITIVE_INFINITY;
   let expected = 0;
   let at = 0;
@@ -221,7 +225,9 @@ function fixedPoint(flat: FlatGame, policy: Stage, tolerance: number): Float64Ar
     if (policy.look[s]! < 0) reward[s] = flat.rest[s]!;
     else {
       const l = flat.look[s]! + policy.look[s]!;
-      const [m, n, trust] = [flat.rows[l]!, flat.columns[l]!, flat.trust[l]!];
+      const m = flat.rows[l]!;
+      const n = flat.columns[l]!;
+      const trust = flat.trust[l]!;
       for (let j = 0; j < n; j++) {
         const known = flat.known[flat.knownAt[l]! + j]!;
         const y = trust * known + (1 - trust) * policy.column[s * most.columns + j]!;
