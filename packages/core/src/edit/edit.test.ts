@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parseMap, parseMapFile, printMapFile } from '../formats/mapFile.ts';
@@ -9,6 +10,9 @@ import { badReferences } from './badReferences.ts';
 import { batch, type Command, CommandSchema, put, remove } from './command.ts';
 import { RefusedError } from './issue.ts';
 import { removeWithUsers } from './removeWithUsers.ts';
+
+const demoMap = () =>
+  parseMapFile(readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'));
 
 const refusal = (run: () => unknown): string[] => {
   try {
@@ -71,6 +75,32 @@ describe('commands', () => {
         }
       }),
     );
+  });
+
+  it('removing a reaction takes it out of habits and what-ifs; the shares that are left sum to one', () => {
+    const demo = demoMap();
+    const marten = demo.opponents.find(({ id }) => id === 'marten')!;
+    const withWhatIf = applyCommand(
+      demo,
+      put('scenario', {
+        ...demo.scenarios[0]!,
+        id: 'calm',
+        name: 'Calm',
+        forbiddenReactions: ['drive-forward', 'step-back'],
+      }),
+    ).map;
+    const { map: left, inverse } = applyCommand(
+      withWhatIf,
+      removeWithUsers(withWhatIf, 'reaction', 'drive-forward'),
+    );
+    expect(left.scenarios.find(({ id }) => id === 'calm')!.forbiddenReactions).toEqual(['step-back']);
+    const habits = left.opponents.find(({ id }) => id === 'marten')!.tendencies;
+    expect(habits).toHaveLength(marten.tendencies.length);
+    for (const { reactions } of habits) {
+      expect(reactions.map(({ id }) => id)).not.toContain('drive-forward');
+      expect(reactions.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+    }
+    expect(applyCommand(left, inverse).map).toEqual(withWhatIf);
   });
 
   it('refuses what would dangle, and says where', () => {

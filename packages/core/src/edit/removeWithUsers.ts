@@ -6,7 +6,7 @@ import { referencesOf } from './references.ts';
 /**
  * One undoable command that removes a thing together with whatever cannot stand without it: a position's moves,
  * a move's exchanges, exchanges that lead to it, chains through them; mentions that can be dropped (a system on a position, a
- * reaction on a look, a drift, a prerequisite) are dropped.
+ * reaction on a look, a drift, a prerequisite, a habit of an opponent) are dropped.
  */
 export function removeWithUsers(map: GuardMap, kind: EntityKind, id: string): Command {
   const gone = new Set([`${kind}/${id}`]);
@@ -91,10 +91,14 @@ function withoutMentions(
         ...opponent,
         tendencies: opponent.tendencies
           .filter((tendency) => !lost('position', tendency.position))
-          .map((tendency) => ({
-            ...tendency,
-            reactions: tendency.reactions.filter((ref) => !lost('reaction', ref.id)),
-          })),
+          .flatMap((tendency) => {
+            const reactions = tendency.reactions.filter((ref) => !lost('reaction', ref.id));
+            if (reactions.length === tendency.reactions.length) return [tendency];
+            // What is left is taken for the whole, so that the shares go on summing to one.
+            const sum = reactions.reduce((total, { share }) => total + share, 0);
+            if (sum === 0) return [];
+            return [{ ...tendency, reactions: reactions.map((ref) => ({ ...ref, share: ref.share / sum })) }];
+          }),
       };
     }
     case 'scenario': {
@@ -102,6 +106,7 @@ function withoutMentions(
       return {
         ...scenario,
         forbiddenMoves: scenario.forbiddenMoves.filter((move) => !lost('move', move)),
+        forbiddenReactions: scenario.forbiddenReactions.filter((reaction) => !lost('reaction', reaction)),
         chances: scenario.chances.filter((change) => !lost('exchange', change.exchange)),
         ...(opponent && !lost('opponent', opponent) && { opponent }),
       };

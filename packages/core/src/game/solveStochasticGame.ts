@@ -115,8 +115,7 @@ function step(flat: FlatGame, value: Float64Array, into: Stage, matrix: Float64A
       const m = flat.rows[l]!;
       const n = flat.columns[l]!;
       stageMatrix(flat, l, value, matrix);
-      if (into.look[s]! >= 0 && !flat.seen[l] && flat.trust[l] === 0 && ceiling(matrix, m, n) <= best)
-        continue;
+      if (!flat.seen[l] && flat.trust[l] === 0 && ceiling(matrix, m, n) <= best) continue;
       const worth = flat.seen[l]
         ? seenStage(flat, l, matrix, row, column, reply)
         : hiddenStage(flat, l, matrix, row, column);
