@@ -78,6 +78,7 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
   const difference = Number((await note.locator('b').textContent())!.replace('−', '-'));
   expect(difference).toBeCloseTo(without - before, 1);
   expect(difference).toBeLessThan(0);
+  await expect(page.getByRole('region', { name: 'The plan' })).toContainText('In “As mapped” it is worth');
 
   // It is in the map: another visit finds it, and it can be removed and had back.
   await page.reload();

@@ -1,3 +1,4 @@
+import { solveLook } from '../game/solveLook.ts';
 import type { ReactionRef } from '../model/reaction.ts';
 import type { Share } from './solveMap.ts';
 import type { Weighing } from './weighMap.ts';
@@ -24,29 +25,30 @@ export interface TopLine {
   options: TopChoice[];
 }
 
-/** Top's sheet: every look of the map, those that come up most first. */
+const TINY = 1e-9;
+
+/** Top's sheet: every look of the map, the planned and those that come up most first. Habits are left aside. */
 export function topSheet({ positions }: Pick<Weighing, 'positions'>): TopLine[] {
   return positions
     .flatMap(({ position, best, visits, looks }) =>
       looks
         .filter(({ matrix }) => matrix.reactions.length > 0)
-        .map(
-          ({ look, name, value, reactions, matrix }): TopLine => ({
+        .map(({ look, name, timing, matrix }): TopLine => {
+          const { reactions, payoff } = matrix;
+          const { value, column } = solveLook(payoff, { timing });
+          return {
             position,
             look,
             name,
             planned: look === best,
             visits,
-            best: reactions,
+            best: reactions.flatMap((what, r) => (column[r]! > TINY ? [{ what, share: column[r]! }] : [])),
             leaves: value,
-            options: matrix.reactions
-              .map((reaction, r) => ({
-                reaction,
-                leaves: Math.max(...matrix.payoff.map((line) => line[r]!)),
-              }))
+            options: reactions
+              .map((reaction, r) => ({ reaction, leaves: Math.max(...payoff.map((line) => line[r]!)) }))
               .sort((a, b) => a.leaves - b.leaves),
-          }),
-        ),
+          };
+        }),
     )
     .sort((a, b) => Number(b.planned) - Number(a.planned) || b.visits - a.visits);
 }

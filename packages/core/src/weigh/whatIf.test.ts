@@ -211,7 +211,8 @@ describe('top’s sheet', () => {
     // Either alone is met by the right attack.
     for (const { leaves } of line!.options) expect(leaves).toBeCloseTo(0.92 * 0.8 * 4, 9);
     expect(line!.leaves).toBeCloseTo(0.92 * 0.45 * 4, 9);
-    for (const { leaves, options, best } of topSheet(weighMap(demo))) {
+    const habits = weighMap(demo, { tendencies: tendenciesOf(demo), trust: 1 });
+    for (const { leaves, options, best } of [...topSheet(weighMap(demo)), ...topSheet(habits)]) {
       expect(options[0]!.leaves).toBeGreaterThanOrEqual(leaves - 1e-7);
       expect(best.length).toBeGreaterThan(0);
     }

@@ -8,6 +8,8 @@ import { planWords } from './planWords.ts';
 interface Props {
   map: GuardMap;
   weighing: Weighing;
+  /** Another what-if that it is laid beside. */
+  beside: { name: string; weighing: Weighing } | undefined;
   at: string;
 }
 
@@ -15,7 +17,7 @@ interface Props {
 const NARROW = '(max-width: 1000px)';
 
 /** One position opened: its looks, the plan in words, the matrix behind it, and from each cell the exchange. */
-export function PositionPlan({ map, weighing, at }: Props) {
+export function PositionPlan({ map, weighing, beside, at }: Props) {
   const index = indexMap(map);
   const value = weighing.positions.find(({ position }) => position === at);
   const here = useRef<HTMLElement>(null);
@@ -40,6 +42,7 @@ export function PositionPlan({ map, weighing, at }: Props) {
         up {value.visits.toFixed(2)} times a round.
         {value.best === undefined && ' Waiting is the best there is.'}
       </p>
+      {beside && <Beside map={map} name={beside.name} weighing={beside.weighing} at={at} />}
       {endless && (
         <p className="hazard">
           From here nothing ends a round but time: the plan goes round in circles. Give one of its exchanges
@@ -114,6 +117,29 @@ export function PositionPlan({ map, weighing, at }: Props) {
         </article>
       ))}
     </section>
+  );
+}
+
+/** The same position in the what-if beside: its worth and its plan in words. */
+function Beside({
+  map,
+  name,
+  weighing,
+  at,
+}: {
+  map: GuardMap;
+  name: string;
+  weighing: Weighing;
+  at: string;
+}) {
+  const there = weighing.positions.find(({ position }) => position === at);
+  if (!there) return null;
+  const plan = there.looks.find(({ look }) => look === there.best);
+  return (
+    <p className="beside">
+      In “{name}” it is worth <b>{there.value.toFixed(2)}</b> and comes up {there.visits.toFixed(2)} times a
+      round. {plan ? `${plan.name}: ${planWords(map, plan)}` : 'Waiting is the best there is.'}
+    </p>
   );
 }
 

@@ -31,6 +31,8 @@ export function WeighPlace() {
   const { question, other, whatIf } = asked;
   const { weighing, stale, stopped, progress, stop, again, ...found } = useWeighing(map, question.options);
   const beside = useWeighing(map, other?.question.options);
+  const laid =
+    other && beside.weighing && !beside.stale ? { name: other.name, weighing: beside.weighing } : undefined;
   const trouble = question.trouble ?? found.trouble;
   const at = params.get('at') || (weighing ? mainEntry(map, weighing) : '');
   const asTop = params.get('as') === 'top';
@@ -95,21 +97,11 @@ export function WeighPlace() {
         weighing &&
         question.options && (
           <div className={`weigh-body ${stale ? 'stale' : ''} ${asTop ? 'as-top' : ''}`} aria-busy={stale}>
-            <Values
-              weighing={weighing}
-              beside={
-                other && beside.weighing && !beside.stale
-                  ? { name: other.name, weighing: beside.weighing }
-                  : undefined
-              }
-              names={names}
-              at={at}
-              onPick={pick}
-            />
+            <Values weighing={weighing} beside={laid} names={names} at={at} onPick={pick} />
             {asTop ? (
               <TopSheet map={map} weighing={weighing} at={at} onPick={pick} />
             ) : (
-              <PositionPlan map={map} weighing={weighing} at={at} />
+              <PositionPlan map={map} weighing={weighing} beside={laid} at={at} />
             )}
             <Insights
               map={map}
