@@ -5,13 +5,12 @@ import type { Weigher } from './weigher.worker.ts';
 export interface Engine {
   worker: Worker;
   remote: Remote<Weigher>;
-  map: GuardMap;
 }
 
-/** A worker that weighs one map; ending it ends what it is at. */
-export function startWeigher(map: GuardMap): Engine {
+/** A worker that weighs one map at a time; ending it ends what it is at. */
+export function startWeigher(map?: GuardMap): Engine {
   const worker = new Worker(new URL('./weigher.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<Weigher>(worker);
-  void remote.open(map);
-  return { worker, remote, map };
+  if (map) void remote.open(map);
+  return { worker, remote };
 }
