@@ -40,13 +40,15 @@ export function weighedUp(
   return { game, weights, found: [{ trust: 0, game: built, solution, gain: value, worst: value }] };
 }
 
-/** Reads residuals that shrink by shares as progress of the i-th of some solves. */
+/** Reads residuals that shrink by shares as progress of the i-th of some solves; it never goes back. */
 function watched(onProgress: ((share: number) => void) | undefined, i: number, of: number) {
   let first = 0;
+  let far = 0;
   return (residual: number): void => {
     first = Math.max(first, residual);
     const share = first > TINY ? Math.log(first / residual) / Math.log(first / TINY) : 1;
-    onProgress?.((i + Math.min(1, Math.max(0, share))) / of);
+    far = Math.max(far, Math.min(1, share));
+    onProgress?.((i + far) / of);
   };
 }
 

@@ -4,6 +4,7 @@ import { parseMapFile } from '../formats/mapFile.ts';
 import type { GuardMap } from '../model/map.ts';
 import { ScenarioSchema } from '../model/scenario.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
+import { bigMap } from '../test/bigMap.ts';
 import { twoByTwo } from '../test/twoByTwo.ts';
 import { findHoles, resolveHoles } from './findHoles.ts';
 import { outcomeOdds } from './outcomeOdds.ts';
@@ -109,9 +110,15 @@ const tendenciesOf = (map: GuardMap) =>
 
 describe('the work', () => {
   it('says how far it is, never going back', () => {
-    for (const options of [{}, { tendencies: tendenciesOf(demo) }]) {
+    const crowd = bigMap({ positions: 60, reactions: 12 });
+    for (const [map, options] of [
+      [demo, {}],
+      [demo, { tendencies: tendenciesOf(demo) }],
+      [crowd, { rest: 2 }],
+      [crowd, { rest: -2, tendencies: tendenciesOf(crowd) }],
+    ] as const) {
       const shares: number[] = [];
-      weighedUp(demo, options, undefined, (share) => shares.push(share));
+      weighedUp(map, options, undefined, (share) => shares.push(share));
       expect(shares.length).toBeGreaterThan(2);
       expect(shares.every((share) => share >= 0 && share <= 1)).toBe(true);
       for (let i = 1; i < shares.length; i++) expect(shares[i]).toBeGreaterThanOrEqual(shares[i - 1]!);
