@@ -1,6 +1,7 @@
 import { type ClassPlan, matRun, type Segment, segmentAt, segmentStart } from '@aftersquall/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type Bell, createBell } from './bell.ts';
+import { ringsBetween } from './ringsBetween.ts';
 
 /** Where a run stands, kept in the browser so that a closed tablet goes on where it was. */
 interface Kept {
@@ -52,7 +53,8 @@ export function useRun(plan: ClassPlan): Run {
     return () => clearInterval(timer);
   }, [kept]);
   useEffect(() => {
-    if (kept.since !== undefined) soundBetween(segments, heard.current, elapsed, ring.current());
+    if (kept.since !== undefined)
+      for (const kind of ringsBetween(segments, heard.current, elapsed)) ring.current().ring(kind);
     heard.current = elapsed;
   }, [elapsed, kept.since, segments]);
 
@@ -91,25 +93,4 @@ function restore(key: string, of: string): Kept {
     // What was kept cannot be read: begin at the beginning.
   }
   return { before: 0, of };
-}
-
-const WARN_SECONDS = 10;
-
-/** Rings for what the clock passed between two looks at it: the last seconds of work, ends and beginnings. */
-function soundBetween(segments: readonly Segment[], from: number, to: number, bell: Bell): void {
-  if (!(to > from)) return;
-  let end = 0;
-  for (const [index, segment] of segments.entries()) {
-    end += segment.seconds;
-    const warn = end - WARN_SECONDS;
-    if (
-      segment.kind === 'work' &&
-      segment.seconds > 2 * WARN_SECONDS &&
-      from < warn &&
-      warn <= to &&
-      to < end
-    )
-      bell.ring('warn');
-    if (from < end && end <= to) bell.ring(segments[index + 1]?.kind === 'work' ? 'start' : 'end');
-  }
 }

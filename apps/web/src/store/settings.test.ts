@@ -1,0 +1,33 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { keepSettings, setApparel, setRules, settings } from './settings.ts';
+
+let kept: string | null;
+beforeEach(() => {
+  kept = null;
+  vi.stubGlobal('localStorage', {
+    getItem: () => kept,
+    setItem: (_: string, value: string) => {
+      kept = value;
+    },
+  });
+});
+afterEach(() => vi.unstubAllGlobals());
+const fresh = () => settings(undefined, { type: 'start' });
+
+describe('settings', () => {
+  it('begin in a jacket, in daylight, without rules', () => {
+    expect(fresh()).toMatchObject({ theme: 'light', apparel: 'gi', rules: '', builds: {} });
+  });
+
+  it('are there again on the next visit', () => {
+    keepSettings(settings(settings(fresh(), setApparel('no-gi')), setRules('club-room')));
+    expect(fresh()).toMatchObject({ theme: 'light', apparel: 'no-gi', rules: 'club-room' });
+  });
+
+  it('begin anew where what was kept cannot be read, and have what an older visit did not know', () => {
+    kept = '{"theme": "dar';
+    expect(fresh()).toMatchObject({ theme: 'light' });
+    kept = '{"theme": "dark"}';
+    expect(fresh()).toMatchObject({ theme: 'dark', apparel: 'gi', builds: {} });
+  });
+});
