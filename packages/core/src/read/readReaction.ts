@@ -66,8 +66,8 @@ const ASKED = 4;
 
 /**
  * What bottom can do now: every move of the position, or of the positions most like what is held and seen. Ready ones
- * first, then by how many things are missing; inside a rank by chance (the better first, unknown last), then by the
- * likeness of the position, fewer hold changes, and id.
+ * first, then by how many things are missing; inside a rank by what they are worth where that is known, then by chance
+ * (the better first, unknown last), the likeness of the position, fewer hold changes, and id.
  * @throws UnknownError when the position or the reaction is not in the map.
  */
 export function readReaction(map: GuardMap, request: ReadRequest): Reading {

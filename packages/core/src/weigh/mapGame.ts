@@ -8,7 +8,7 @@ import type { Joint } from '../model/joint.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Move } from '../model/move.ts';
 import type { Tendency } from '../model/opponent.ts';
-import type { Outcome } from '../model/outcome.ts';
+import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
 import { type ReactionRef, reactionKey } from '../model/reaction.ts';
@@ -215,3 +215,20 @@ function answerTo(map: GuardMap, move: Move, ref: ReactionRef, apparel: Apparel)
 
 /** What waiting is worth where that is a number. */
 export const restOf = (game: MapGame, position: Position): number => position.rest ?? game.rest;
+
+/** Where waiting leads, unless what it is worth is written as a number. */
+export const driftOf = ({ rest, drift }: Position): Landing | undefined =>
+  rest === undefined ? drift : undefined;
+
+/** What a landing is worth once it is come to, points. */
+export const landingWorth = (
+  { place, points }: MapGame,
+  values: readonly number[],
+  landing: Landing,
+): number => (isOutcome(landing) ? points[landing.outcome] : values[place.get(landing.position)!]!);
+
+/** What waiting is worth: what the position says, what it drifts to, else what the map says. */
+export function waitingWorth(game: MapGame, values: readonly number[], position: Position): number {
+  const drift = driftOf(position);
+  return drift ? game.paceGamma * landingWorth(game, values, drift) : restOf(game, position);
+}

@@ -1,6 +1,6 @@
 import { absorption } from '../game/absorption.ts';
 import { type CountedOutcome, isOutcome, type Landing, OUTCOMES, type Outcome } from '../model/outcome.ts';
-import { restOf } from './mapGame.ts';
+import { driftOf, restOf } from './mapGame.ts';
 import type { MapSolution } from './solveMap.ts';
 
 export type End = Outcome | CountedOutcome;
@@ -24,7 +24,8 @@ type Branch = [state: number, probability: number];
  * How rounds end under the plan: with 1 − γ of an exchange in `time`, where nothing can be done in `stuck`, else in an
  * outcome. States are the positions and, behind them, the ends.
  */
-export function roundChain({ game, built, look: chosen, plays }: MapSolution): Branch[][] {
+export function roundChain(solution: MapSolution): Branch[][] {
+  const { game, look: chosen, plays } = solution;
   const n = game.states.length;
   const end = (what: End) => n + ENDS.indexOf(what);
   const landed = (landing: Landing | undefined, here: number): number =>
@@ -49,15 +50,23 @@ export function roundChain({ game, built, look: chosen, plays }: MapSolution): B
         const chance = game.chanceOf(exchange);
         goOn(exchange.to, share * chance, gamma);
         goOn(exchange.otherwise, share * (1 - chance), gamma);
-      } else if (built.states[s]!.looks[l]!.next[m]![r]!.some(([state]) => state === s)) {
-        goOn(undefined, share, gamma);
-      } else if (position.drift && position.rest === undefined) {
-        goOn(position.drift, share, game.paceGamma);
-      } else add(end('stuck'), share);
+        continue;
+      }
+      const gains = nothingGained(solution, s, m, r);
+      if (gains === 'stays') goOn(undefined, share, gamma);
+      else if (gains === 'waits') goOn(position.drift, share, game.paceGamma);
+      else add(end('stuck'), share);
     }
     return [...branches];
   });
   return [...chain, ...ENDS.map(() => [])];
+}
+
+/** What becomes of a round in a hole of the look that is played. */
+function nothingGained({ game, built, look }: MapSolution, s: number, m: number, r: number) {
+  const next = built.states[s]!.looks[look[s]!]!.next[m]![r]!;
+  if (next.some(([state]) => state === s)) return 'stays';
+  return driftOf(game.states[s]!.position) ? 'waits' : 'stuck';
 }
 
 /** How rounds end from every position, how long they are and what they bring, exactly. */
@@ -77,7 +86,11 @@ export function outcomeOdds(solution: MapSolution): OutcomeOdds {
     if (s >= n || look[s]! < 0) return 0;
     const cells = game.states[s]!.looks[look[s]!]?.cells;
     if (!cells) return game.pace;
-    return plays[s]!.reduce((sum, { m, r, share }) => sum + share * cells[m]![r]!.seconds, 0);
+    return plays[s]!.reduce((sum, { m, r, share }) => {
+      const { exchange, seconds } = cells[m]![r]!;
+      const waits = !exchange && nothingGained(solution, s, m, r) === 'waits';
+      return sum + share * (waits ? game.pace : seconds);
+    }, 0);
   });
   const { reach, length, cost } = absorption({
     next: chain,

@@ -1,5 +1,5 @@
 import { solveStochasticGame } from '../game/solveStochasticGame.ts';
-import { isOutcome, type Landing } from '../model/outcome.ts';
+import { landingWorth } from './mapGame.ts';
 import type { MapSolution } from './solveMap.ts';
 import { playedCells } from './visitRates.ts';
 
@@ -16,22 +16,15 @@ export interface Sensitivity {
 export function sensitivity(solution: MapSolution, count = 5): Sensitivity[] {
   const { game, visits } = solution;
   const values = solution.trust > 0 ? playedValues(solution) : solution.values;
-  const worth = (landing: Landing | undefined, here: number, gamma: number): number => {
-    if (landing && isOutcome(landing)) return gamma * game.points[landing.outcome];
-    return gamma * values[landing ? game.place.get(landing.position)! : here]!;
-  };
   return game.states
-    .flatMap(({ looks }, s) =>
+    .flatMap(({ position, looks }) =>
       looks.flatMap(({ cells }) =>
         cells.flat().flatMap(({ exchange, gamma }): Sensitivity[] => {
           const rate = exchange && visits.get(exchange.id);
           if (!exchange || !rate) return [];
-          return [
-            {
-              exchange: exchange.id,
-              slope: rate * (worth(exchange.to, s, gamma) - worth(exchange.otherwise, s, gamma)),
-            },
-          ];
+          const won = landingWorth(game, values, exchange.to);
+          const lost = landingWorth(game, values, exchange.otherwise ?? { position: position.id });
+          return [{ exchange: exchange.id, slope: rate * gamma * (won - lost) }];
         }),
       ),
     )

@@ -1,6 +1,6 @@
 import type { StochasticGame, StochasticLook } from '../game/stochasticGame.ts';
 import { isOutcome, type Landing } from '../model/outcome.ts';
-import { type GameLook, type MapGame, restOf } from './mapGame.ts';
+import { driftOf, type GameCell, type GameLook, type MapGame, restOf } from './mapGame.ts';
 
 /** How the holes of a map are filled: as nothing gained, or as well as the rest of their row. */
 export type Filling = 'as-mapped' | 'if-answered';
@@ -11,13 +11,14 @@ interface Flat {
 }
 
 /**
- * The map as a discounted stochastic game, with the known tendencies trusted as far as said. `selfHoles` are the states in which a hole leaves bottom where it is, because
- * that is worth less than waiting; the last look of a state with a drift is waiting.
+ * The map as a discounted stochastic game, with the known tendencies trusted as far as said. The last look of a state
+ * with a drift is waiting.
+ * @param staying the holes that leave bottom where it is, because that is worth less than waiting
  */
 export function toStochasticGame(
   game: MapGame,
   filling: Filling,
-  selfHoles: ReadonlySet<number>,
+  staying: ReadonlySet<GameCell>,
   trust = 0,
 ): StochasticGame {
   const { states, discount, place } = game;
@@ -31,10 +32,11 @@ export function toStochasticGame(
     states: states.map(({ position, looks }, s) => {
       const built = looks.map((look): StochasticLook => {
         const against = look.known && { column: look.known, trust };
-        return { ...stage(game, look, s, filling, selfHoles.has(s), landed), ...(against && { against }) };
+        return { ...stage(game, look, s, filling, staying, landed), ...(against && { against }) };
       });
-      if (position.rest === undefined && position.drift) {
-        const { payoff, next } = landed(position.drift, s, game.paceGamma, 1);
+      const drift = driftOf(position);
+      if (drift) {
+        const { payoff, next } = landed(drift, s, game.paceGamma, 1);
         built.push({ payoff: [[payoff]], next: [[next]] });
         return { looks: built };
       }
@@ -48,7 +50,7 @@ function stage(
   { look, cells }: GameLook,
   s: number,
   filling: Filling,
-  selfHole: boolean,
+  staying: ReadonlySet<GameCell>,
   landed: (landing: Landing | undefined, here: number, gamma: number, chance: number) => Flat,
 ): StochasticLook {
   const answered = cells.map((line) =>
@@ -62,16 +64,16 @@ function stage(
   );
   const all = mean(answered.flat());
   const { position } = game.states[s]!;
+  const drift = driftOf(position);
   const filled = answered.map((line, m) => {
     const row = mean(line) ?? all;
     return line.map((cell, r): Flat => {
       if (cell) return cell;
       if (filling === 'if-answered' && row) return row;
-      const { gamma } = cells[m]![r]!;
       // Nothing gained: bottom waits, or stays where it is if that is worse.
-      if (position.rest === undefined && position.drift && !selfHole)
-        return landed(position.drift, s, game.paceGamma, 1);
-      return selfHole ? landed(undefined, s, gamma, 1) : { payoff: restOf(game, position), next: [] };
+      const hole = cells[m]![r]!;
+      if (staying.has(hole)) return landed(undefined, s, hole.gamma, 1);
+      return drift ? landed(drift, s, game.paceGamma, 1) : { payoff: restOf(game, position), next: [] };
     });
   });
   return {

@@ -10,7 +10,7 @@ import { holdDependence } from './holdDependence.ts';
 import { ENDS, outcomeOdds, simulateRounds } from './outcomeOdds.ts';
 import { outcomePoints } from './outcomePoints.ts';
 import { sensitivity } from './sensitivity.ts';
-import { solveMap } from './solveMap.ts';
+import { solveMap, stageOf } from './solveMap.ts';
 
 const demo = parseMapFile(
   readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
@@ -66,6 +66,24 @@ describe('the value of a map', () => {
     expect(stake).toMatchObject({ move: 'choke', reaction: { id: 'right' } });
     expect(stake!.stake).toBeGreaterThan(0);
     expect(findHoles(solveMap(twoByTwo()))).toEqual([]);
+  });
+
+  it.each([
+    ['nothing is said of waiting', {}, 0],
+    ['waiting costs', { rest: -1 }, -1],
+    ['waiting is the best there is, so that staying is less', { rest: 3 }, 0.92 * 3],
+    ['waiting drifts to the back, so that staying is less', { drift: { outcome: 'back' } }, 0.92 ** 2 * 4],
+    ['waiting drifts to a pass', { drift: { outcome: 'passed' } }, 0.92 * -3],
+  ] as const)('takes a hole for the lesser of waiting and staying: %s', (_, waiting, worth) => {
+    const holed = twoByTwo((map) => {
+      map.exchanges!.splice(1, 1);
+      Object.assign(map.positions![0]!, waiting);
+    });
+    const solution = solveMap(holed);
+    expect(stageOf(solution.built, solution.values, 0, 0)[0]![1]).toBeCloseTo(worth, 9);
+    const { points, from } = outcomeOdds(solution);
+    expect(points[0]).toBeCloseTo(solution.entry, 9);
+    expect(Object.values(from[0]!).reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(1, 9);
   });
 
   it('does not change when one exchange is written as four short ones with the same seconds', () => {

@@ -2,7 +2,7 @@ import { type Response, responseFor, responses, TRUSTS } from '../game/restricte
 import { type StochasticSolution, solveStochasticGame } from '../game/solveStochasticGame.ts';
 import type { StochasticGame } from '../game/stochasticGame.ts';
 import type { GuardMap } from '../model/map.ts';
-import { type MapGame, mapGame, restOf, type WeighOptions } from './mapGame.ts';
+import { type GameCell, type MapGame, mapGame, type WeighOptions, waitingWorth } from './mapGame.ts';
 import { toStochasticGame } from './toStochasticGame.ts';
 
 const TINY = 1e-9;
@@ -96,19 +96,25 @@ function solveAsMapped(
   start: readonly number[] | undefined,
   onStage: (residual: number) => void,
 ): { game: StochasticGame; solution: StochasticSolution } {
-  let self = new Set<number>();
+  let staying: ReadonlySet<GameCell> = new Set();
   for (let round = 0, near = start; ; round++) {
-    const built = toStochasticGame(game, 'as-mapped', self, trust);
+    const built = toStochasticGame(game, 'as-mapped', staying, trust);
     const solution = solveStochasticGame(built, { start: near, onStage });
-    const worse = new Set(
-      game.states.flatMap(({ position }, s) => {
-        if (position.rest === undefined && position.drift) return [];
-        return game.paceGamma * solution.value[s]! < restOf(game, position) - TINY ? [s] : [];
-      }),
-    );
-    if (round >= 5 || (worse.size === self.size && [...worse].every((s) => self.has(s))))
+    const worse = stayingHoles(game, solution.value);
+    if (round >= 5 || (worse.size === staying.size && [...worse].every((cell) => staying.has(cell))))
       return { game: built, solution };
-    self = worse;
+    staying = worse;
     near = solution.value;
   }
+}
+
+/** The holes in which staying is worth less than waiting. */
+function stayingHoles(game: MapGame, values: readonly number[]): Set<GameCell> {
+  return new Set(
+    game.states.flatMap(({ position, looks }, s) => {
+      const waiting = waitingWorth(game, values, position);
+      const worse = ({ exchange, gamma }: GameCell) => !exchange && gamma * values[s]! < waiting - TINY;
+      return looks.flatMap(({ cells }) => cells.flat().filter(worse));
+    }),
+  );
 }
