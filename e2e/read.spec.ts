@@ -111,6 +111,19 @@ test('answers taken make a trail, which is stepped back on, kept, and drilled', 
   ).toHaveAttribute('aria-pressed', 'true');
 });
 
+test('on the other side, the trail is stepped back on to where it came from', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&side=other&met=~strip-collar`);
+  const ready = page.getByRole('region', { name: 'Ready now' });
+  await ready.getByRole('button', { name: 'Two hands on one sleeve' }).click();
+  await expect(page).toHaveURL(/at=two-on-one/);
+  const side = new URL(page.url()).searchParams.get('side');
+  await page.getByRole('button', { name: 'Step back' }).click();
+  await expect(page).toHaveURL(/at=collar-sleeve/);
+  const back = new URL(page.url()).searchParams;
+  expect([side, back.get('side'), back.get('met')]).toEqual(['other', 'other', '~strip-collar']);
+  await expect(ready.getByRole('button', { name: 'Two hands on one sleeve' })).toBeVisible();
+});
+
 test('the same moment is read as top, and builds say whom an answer suits', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/read?at=x-guard`);
   await expect(page.getByRole('button', { name: 'Widens the base' })).toBeVisible();

@@ -345,3 +345,52 @@ test('an empty map says why it cannot be weighed, a chosen rules profile who dec
   await page.getByRole('main').getByRole('link', { name: 'To the map' }).click();
   await expect(page.getByRole('heading', { name: 'An empty map' })).toBeVisible();
 });
+
+test('what is taken out of the map while its worth is shown does no harm', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/map?sel=position.seated`);
+  await page.getByRole('button', { name: 'Remove this position' }).click();
+  await expect(page.getByText('and what hung on it.')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await page.getByRole('link', { name: 'Weigh' }).click();
+  await weighed(page);
+  const values = page.getByRole('region', { name: 'Values' });
+  const gone = values.getByRole('button', { name: /^Seated, hand fighting/ });
+  const insights = page.getByRole('region', { name: 'What to fix first' });
+  const drag = insights.getByRole('link', { name: /^Arm drag/ }).first();
+  const open = async (view: string) => {
+    await insights.getByRole('button', { name: view, exact: true }).click();
+    if (view !== 'Chains') return;
+    await values.getByRole('button', { name: /^Collar and sleeve, top kneeling/ }).click();
+    await page.getByLabel('Ending').selectOption('on the back');
+  };
+  for (const view of ['Chains', 'Holes']) {
+    await open(view);
+    await expect(drag).toBeVisible();
+    await page.keyboard.press('Control+Shift+z');
+    await expect(gone).toBeHidden();
+    await expect(drag).toBeHidden();
+    await page.keyboard.press('Control+z');
+    await expect(gone).toBeVisible();
+    await expect(drag).toBeVisible();
+  }
+});
+
+test('an ending can be made worth less than nothing, and too much is refused in words', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/weigh?see=what-if`);
+  await weighed(page);
+  const before = await entry(page);
+  await page.getByText('Worth of an ending beside the points').click();
+  const passed = page.getByLabel('guard passed', { exact: true });
+  await passed.fill('-101');
+  await passed.press('Enter');
+  await expect(page.getByText('From −100 to 100 points.')).toBeVisible();
+  await passed.fill('-2,5');
+  await passed.press('Enter');
+  await expect.poll(() => entry(page)).toBeLessThan(before);
+  await passed.fill('');
+  await passed.press('Enter');
+  await expect.poll(() => entry(page)).toBe(before);
+});

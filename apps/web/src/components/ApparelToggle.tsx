@@ -5,10 +5,11 @@ interface Props {
   label?: string;
   value: Apparel;
   onChange: (value: Apparel) => void;
+  above?: string;
 }
 
 /** With the jacket or without. */
-export function ApparelToggle({ label = 'Apparel', value, onChange }: Props) {
+export function ApparelToggle({ label = 'Apparel', value, onChange, above }: Props) {
   return (
     <ChoiceToggle<Apparel>
       label={label}
@@ -18,6 +19,7 @@ export function ApparelToggle({ label = 'Apparel', value, onChange }: Props) {
         ['no-gi', 'No-gi'],
       ]}
       onChange={onChange}
+      above={above}
     />
   );
 }

@@ -24,16 +24,16 @@ export function useDependence(map: GuardMap, options: WeighOptions) {
     setTodo({ left: 0, of: 0 });
   }, []);
   useEffect(() => stop, [stop]);
-  // Another map or another what-if: what was found is no longer so.
-  useEffect(() => {
+  const forget = useCallback(() => {
     stop();
     setRows([]);
-  }, [map, options, stop]);
+  }, [stop]);
+  // Of another map or another what-if, what was found is no longer so.
+  useEffect(forget, [map, options, forget]);
   const ask = async (things: readonly Away[]) => {
-    stop();
+    forget();
     const mine = startWeigher(map);
     engine.current = mine;
-    setRows([]);
     setTodo({ left: things.length, of: things.length });
     for (const [i, thing] of things.entries()) {
       const result = await mine.remote.depend(thing.taken, options);
@@ -46,7 +46,7 @@ export function useDependence(map: GuardMap, options: WeighOptions) {
       setTodo({ left: things.length - 1 - i, of: things.length });
     }
   };
-  return { rows, ...todo, ask, stop };
+  return { rows, ...todo, ask, stop, forget };
 }
 
 /** A question is asked once nothing has changed for so long, ms. */

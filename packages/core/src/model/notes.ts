@@ -18,12 +18,20 @@ const fit = <A extends string, V extends readonly [string, ...string[]]>(about: 
     why: TextSchema.min(1, 'say why'),
   });
 
+/** What is said of a build: for each thing about it the values it can have. */
+export const BUILD_VALUES = {
+  limbs: ['compact', 'average', 'long'],
+  flexibility: ['stiff', 'average', 'supple'],
+  mass: ['light', 'average', 'heavy'],
+  height: ['short', 'average', 'tall'],
+} as const;
+
 /** How well something suits a build: −2 (leave it) to 2 (made for it), always with the reason. */
 export const FitSchema = z.discriminatedUnion('about', [
-  fit('limbs', ['compact', 'average', 'long']),
-  fit('flexibility', ['stiff', 'average', 'supple']),
-  fit('mass', ['light', 'average', 'heavy']),
-  fit('height', ['short', 'average', 'tall']),
+  fit('limbs', BUILD_VALUES.limbs),
+  fit('flexibility', BUILD_VALUES.flexibility),
+  fit('mass', BUILD_VALUES.mass),
+  fit('height', BUILD_VALUES.height),
 ]);
 export type Fit = z.infer<typeof FitSchema>;
 

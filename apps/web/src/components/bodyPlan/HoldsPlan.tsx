@@ -26,6 +26,7 @@ import { FlipHorizontal2, X } from 'lucide-react';
 import { useState } from 'react';
 import { ApparelToggle } from '../ApparelToggle.tsx';
 import { FallbacksField } from '../fields/FallbacksField.tsx';
+import { TakeOut } from '../TakeOut.tsx';
 import { BodyPlan, type Limb, type Spot } from './BodyPlan.tsx';
 import { facetsIn, partsIn, regionAt } from './geometry.ts';
 
@@ -149,14 +150,7 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
                   {limb.body === 'top' ? 'Top’s' : 'Our'} {contactName(limb.contact)}
                 </b>
                 <span>{held ? 'holds; tap what it takes instead' : 'tap what it takes'}</span>
-                <button
-                  type="button"
-                  className="bare ms-auto"
-                  aria-label="Leave this limb"
-                  onClick={() => setLimb(undefined)}
-                >
-                  <X size={16} aria-hidden />
-                </button>
+                <TakeOut className="ms-auto" label="Leave this limb" onClick={() => setLimb(undefined)} />
               </>
             ) : (
               <span className="soft">

@@ -1,6 +1,6 @@
 import { PARTS, type Part, type Side, type Target, targetName, type WordContext } from '@aftersquall/core';
-import { X } from 'lucide-react';
 import { useState } from 'react';
+import { TakeOut } from '../TakeOut.tsx';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -21,14 +21,10 @@ export function FallbacksField({ fallbacks, of, context, onChange }: Props) {
       {fallbacks.map((target, place) => (
         <span key={place} className="chip">
           {targetName(target, context)}
-          <button
-            type="button"
-            className="bare"
-            aria-label={`Not ${targetName(target, context)}`}
+          <TakeOut
+            label={`Not ${targetName(target, context)}`}
             onClick={() => set(fallbacks.toSpliced(place, 1))}
-          >
-            <X size={13} aria-hidden />
-          </button>
+          />
         </span>
       ))}
       <span className="pair">

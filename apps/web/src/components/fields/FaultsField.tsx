@@ -1,6 +1,7 @@
 import { type Fault, freshId, type Issue } from '@aftersquall/core';
-import { Plus, X } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import { TakeOut } from '../TakeOut.tsx';
 import { SavedField } from './SavedField.tsx';
 
 interface Props {
@@ -35,14 +36,10 @@ export function FaultsField({ faults, onChange }: Props) {
             value={fault.mend ?? ''}
             onSave={(value) => onChange(faults.with(place, { ...fault, mend: value || undefined }))}
           />
-          <button
-            type="button"
-            className="bare"
-            aria-label={`Take out fault ${place + 1}`}
+          <TakeOut
+            label={`Take out fault ${place + 1}`}
             onClick={() => onChange(faults.toSpliced(place, 1))}
-          >
-            <X size={14} aria-hidden />
-          </button>
+          />
         </div>
       ))}
       <div className="fault-row">

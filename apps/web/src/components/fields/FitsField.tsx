@@ -1,6 +1,7 @@
-import { type Fit, FitSchema, type Issue, zodIssues } from '@aftersquall/core';
-import { Plus, X } from 'lucide-react';
+import { BUILD_VALUES, type Fit, FitSchema, type Issue, zodIssues } from '@aftersquall/core';
+import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import { TakeOut } from '../TakeOut.tsx';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -8,12 +9,6 @@ interface Props {
   onChange: (fits: Fit[]) => Issue[];
 }
 
-const VALUES: Record<Fit['about'], string[]> = {
-  limbs: ['compact', 'average', 'long'],
-  flexibility: ['stiff', 'average', 'supple'],
-  mass: ['light', 'average', 'heavy'],
-  height: ['short', 'average', 'tall'],
-};
 const EFFECTS: [string, string][] = [
   ['2', 'made for it'],
   ['1', 'helps'],
@@ -34,14 +29,10 @@ export function FitsField({ fits, onChange }: Props) {
               {fit.of === 'own' ? 'we' : 'partner'}: {fit.about} {fit.value}.{' '}
               <span className="soft">{fit.why}</span>
             </span>
-            <button
-              type="button"
-              className="bare"
-              aria-label={`Take out: ${fit.about} ${fit.value}`}
+            <TakeOut
+              label={`Take out: ${fit.about} ${fit.value}`}
               onClick={() => onChange(fits.toSpliced(place, 1))}
-            >
-              <X size={14} aria-hidden />
-            </button>
+            />
           </li>
         ))}
       </ul>
@@ -84,13 +75,18 @@ function FitForm({ onAdd }: { onAdd: (fit: Fit) => void }) {
         <SelectField
           label="About"
           value={about}
-          choices={wordChoices(Object.keys(VALUES))}
+          choices={wordChoices(Object.keys(BUILD_VALUES))}
           onChange={(next) => {
             setAbout(next as Fit['about']);
-            setValue(VALUES[next as Fit['about']].at(-1)!);
+            setValue(BUILD_VALUES[next as Fit['about']].at(-1)!);
           }}
         />
-        <SelectField label="That is" value={value} choices={wordChoices(VALUES[about])} onChange={setValue} />
+        <SelectField
+          label="That is"
+          value={value}
+          choices={wordChoices(BUILD_VALUES[about])}
+          onChange={setValue}
+        />
         <SelectField
           label="Whose"
           value={of}

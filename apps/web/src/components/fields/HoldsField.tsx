@@ -14,8 +14,9 @@ import {
   type WordContext,
   zodIssues,
 } from '@aftersquall/core';
-import { Pencil, Plus, X } from 'lucide-react';
+import { Pencil, Plus } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
+import { TakeOut } from '../TakeOut.tsx';
 import { FallbacksField } from './FallbacksField.tsx';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
@@ -60,14 +61,10 @@ export function HoldsField({ label, by, holds, context, onChange }: Props) {
             >
               <Pencil size={13} aria-hidden />
             </button>
-            <button
-              type="button"
-              className="bare"
-              aria-label={`Take out: ${holdWords(hold, context, by)}`}
+            <TakeOut
+              label={`Take out: ${holdWords(hold, context, by)}`}
               onClick={() => onChange(holds.filter((other) => other !== hold))}
-            >
-              <X size={14} aria-hidden />
-            </button>
+            />
             {editing === hold.id && (
               <HoldForm
                 by={by}

@@ -1,6 +1,6 @@
 import { HOLD_ACTIONS, type HoldPattern, PARTS, patternWords, type WordContext } from '@aftersquall/core';
-import { X } from 'lucide-react';
 import { useState } from 'react';
+import { TakeOut } from '../TakeOut.tsx';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -30,14 +30,10 @@ export function PatternsField({ label, patterns, context, onChange }: Props) {
       {patterns.map((pattern, place) => (
         <span key={place} className="chip">
           {patternWords(pattern, context)}
-          <button
-            type="button"
-            className="bare"
-            aria-label={`Take out: ${patternWords(pattern, context)}`}
+          <TakeOut
+            label={`Take out: ${patternWords(pattern, context)}`}
             onClick={() => onChange(patterns.toSpliced(place, 1))}
-          >
-            <X size={13} aria-hidden />
-          </button>
+          />
         </span>
       ))}
       <span className="pair">

@@ -1,6 +1,6 @@
 import { FACET_NAMES, FACETS, type Facet, facetName, type Signs, signWords } from '@aftersquall/core';
-import { X } from 'lucide-react';
 import { useState } from 'react';
+import { TakeOut } from '../TakeOut.tsx';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -20,14 +20,7 @@ export function SignsField({ label, signs, onChange }: Props) {
       {Object.entries(signs).map(([name, value]) => (
         <span key={name} className={`chip ${name.startsWith('top') ? 'of-top' : ''}`}>
           {signWords(name as Facet, value)}
-          <button
-            type="button"
-            className="bare"
-            aria-label={`Take out: ${signWords(name as Facet, value)}`}
-            onClick={() => drop(name)}
-          >
-            <X size={13} aria-hidden />
-          </button>
+          <TakeOut label={`Take out: ${signWords(name as Facet, value)}`} onClick={() => drop(name)} />
         </span>
       ))}
       <span className="pair">

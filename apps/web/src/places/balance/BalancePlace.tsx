@@ -16,7 +16,7 @@ import {
   sided,
   type TippingProfile,
 } from '@aftersquall/core';
-import { Columns2, RotateCcw, X } from 'lucide-react';
+import { Columns2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
@@ -146,19 +146,17 @@ export function BalancePlace() {
               onSave={(text) => number(text, MASS_RANGE, 'kg', (mass) => change({ mass }))}
             />
           </div>
-          <div>
-            <div className="form-label">Body table</div>
-            <ChoiceToggle<Build>
-              label="Body table"
-              value={state.build}
-              choices={[
-                ['average', 'between'],
-                ['men', 'men'],
-                ['women', 'women'],
-              ]}
-              onChange={(build) => change({ build })}
-            />
-          </div>
+          <ChoiceToggle<Build>
+            label="Body table"
+            above="Body table"
+            value={state.build}
+            choices={[
+              ['average', 'between'],
+              ['men', 'men'],
+              ['women', 'women'],
+            ]}
+            onChange={(build) => change({ build })}
+          />
           <fieldset className="posts" aria-label="Posts">
             <legend className="form-label">What top can stand on</legend>
             {POSTS.map((contact) => (
@@ -170,19 +168,17 @@ export function BalancePlace() {
               />
             ))}
           </fieldset>
-          <div>
-            <div className="form-label">Pushed at</div>
-            <ChoiceToggle<PushAt>
-              label="Pushed at"
-              value={state.pushAt}
-              choices={[
-                ['knees', 'knees'],
-                ['belt', 'belt'],
-                ['shoulders', 'shoulders'],
-              ]}
-              onChange={(pushAt) => change({ pushAt })}
-            />
-          </div>
+          <ChoiceToggle<PushAt>
+            label="Pushed at"
+            above="Pushed at"
+            value={state.pushAt}
+            choices={[
+              ['knees', 'knees'],
+              ['belt', 'belt'],
+              ['shoulders', 'shoulders'],
+            ]}
+            onChange={(pushAt) => change({ pushAt })}
+          />
           <p className="soft small mb-0">
             Statics only: speed, timing, and how the mat and the hands grip are not in it.
           </p>
@@ -331,7 +327,7 @@ function Beside({ state, degrees, onTake }: { state: BalanceState; degrees: numb
         {direction.margin <= 0 ? 'falling that way' : `about ${Math.round(direction.force / GRAVITY)} kg`},
         guarded {(direction.guarded * 100).toFixed(0)} cm
         <button type="button" className="btn btn-sm btn-plain ms-2" onClick={onTake}>
-          <X size={13} aria-hidden /> back to this one
+          <Undo2 size={13} aria-hidden /> back to this one
         </button>
       </figcaption>
     </figure>

@@ -19,7 +19,7 @@ import {
 /** What becomes of one of top's posts: as the stance has it, taken away, put down, or stuck where it stands. */
 export type PostState = 'free' | 'blocked' | 'added' | 'pinned';
 export const POSTS: readonly Contact[] = ['handL', 'handR', 'footL', 'footR', 'legL', 'legR', 'head'];
-export type PushAt = 'middle' | 'belt' | 'shoulders' | 'knees';
+export type PushAt = 'belt' | 'shoulders' | 'knees';
 
 /** Everything that can be set on the mat. */
 export interface BalanceState {
@@ -91,11 +91,10 @@ export function profileOf(state: BalanceState): { profile: TippingProfile; pushH
     shift: state.shift,
     spread: state.spread,
   };
-  const { joints, height } = tippingProfile({ ...input, degrees: [0] });
+  const { joints } = tippingProfile({ ...input, degrees: [0] });
   const pushHeight = Math.max(
     0.1,
     {
-      middle: height,
       belt: joints.hips![2],
       shoulders: joints.shoulders![2],
       knees: (joints.kneeL![2] + joints.kneeR![2]) / 2,

@@ -9,10 +9,11 @@ import {
 } from '@aftersquall/core';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { ArrowDown, ArrowUp, Droplets, GripVertical, X } from 'lucide-react';
+import { ArrowDown, ArrowUp, Droplets, GripVertical } from 'lucide-react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
+import { TakeOut } from '../../components/TakeOut.tsx';
 import { clock } from './clock.ts';
 
 interface Props {
@@ -84,9 +85,7 @@ export function BlockRow({ block, plan, start, over, onChange, onRemove, onMove 
         >
           <ArrowDown size={16} aria-hidden />
         </button>
-        <button type="button" className="bare" aria-label={`Take out: ${block.title}`} onClick={onRemove}>
-          <X size={16} aria-hidden />
-        </button>
+        <TakeOut label={`Take out: ${block.title}`} onClick={onRemove} />
       </div>
     </li>
   );
@@ -181,18 +180,16 @@ function Drilled({
           value={String(block.demoSeconds)}
           onSave={(text) => onChange({ ...block, demoSeconds: number(text) })}
         />
-        <div>
-          <div className="form-label">Sides</div>
-          <ChoiceToggle
-            label={`Sides of ${block.title}`}
-            value={String(block.sides) as '1' | '2'}
-            choices={[
-              ['1', 'One'],
-              ['2', 'Both'],
-            ]}
-            onChange={(sides) => onChange({ ...block, sides: sides === '1' ? 1 : 2 })}
-          />
-        </div>
+        <ChoiceToggle
+          label={`Sides of ${block.title}`}
+          above="Sides"
+          value={String(block.sides) as '1' | '2'}
+          choices={[
+            ['1', 'One'],
+            ['2', 'Both'],
+          ]}
+          onChange={(sides) => onChange({ ...block, sides: sides === '1' ? 1 : 2 })}
+        />
       </div>
     </>
   );

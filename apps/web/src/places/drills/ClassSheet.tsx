@@ -131,10 +131,7 @@ export function ClassSheet({ stored, map, planned, onRemove }: Props) {
           value={String(plan.changeOverSeconds)}
           onSave={(text) => change({ changeOverSeconds: readNumber(text) as number })}
         />
-        <div>
-          <div className="form-label">Apparel</div>
-          <ApparelToggle value={plan.apparel} onChange={(apparel) => change({ apparel })} />
-        </div>
+        <ApparelToggle above="Apparel" value={plan.apparel} onChange={(apparel) => change({ apparel })} />
         <button type="button" className="btn btn-sm btn-plain align-self-end" onClick={onRemove}>
           <Trash2 size={14} aria-hidden /> Remove
         </button>

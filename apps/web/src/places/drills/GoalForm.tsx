@@ -5,10 +5,9 @@ import { Form } from 'react-bootstrap';
 import { type UseFormRegisterReturn, useForm } from 'react-hook-form';
 import { useSearchParams } from 'react-router';
 import { z } from 'zod';
-import { ApparelToggle } from '../../components/ApparelToggle.tsx';
+import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
-import { setApparel } from '../../store/settings.ts';
-import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useAppSelector } from '../../store/store.ts';
 import type { Goal, Request } from './request.ts';
 
 const whole = (least: number, most: number, what: string) =>
@@ -30,7 +29,6 @@ interface Props {
 
 /** What the class is for: a whole system or chosen exchanges; the minutes, the people, the apparel. */
 export function GoalForm({ map, onBuild }: Props) {
-  const dispatch = useAppDispatch();
   const apparel = useAppSelector((state) => state.settings.apparel);
   const [sides, setSides] = useState<'1' | '2'>('2');
   const [params] = useSearchParams();
@@ -49,6 +47,19 @@ export function GoalForm({ map, onBuild }: Props) {
       .filter(({ position }) => position.systems.includes(system.id))
       .flatMap(({ exchanges }) => exchanges.map(({ id }) => id)),
   }));
+
+  const covers = [
+    ...systems.map(({ id, name, exchanges }) => ({
+      key: `system ${id}`,
+      words: `Cover all of ${name}`,
+      exchanges,
+    })),
+    ...map.chains.map(({ id, name, exchanges }) => ({
+      key: `chain ${id}`,
+      words: `Chain: ${name}`,
+      exchanges,
+    })),
+  ];
 
   const flip = (ids: readonly string[]) => {
     const next = new Set(chosen);
@@ -84,61 +95,39 @@ export function GoalForm({ map, onBuild }: Props) {
           wide
           placeholder={chosen.size > 0 ? suggested() : undefined}
         />
-        <Field
-          label="Minutes"
-          id="class-minutes"
-          error={errors.minutes?.message}
-          input={form.register('minutes')}
-        />
-        <Field
-          label="People"
-          id="class-people"
-          error={errors.people?.message}
-          input={form.register('people')}
-        />
-        <div>
-          <div className="form-label">Apparel</div>
-          <ApparelToggle value={apparel} onChange={(value) => dispatch(setApparel(value))} />
-        </div>
-        <div>
-          <div className="form-label">Sides</div>
-          <ChoiceToggle
-            label="Sides"
-            value={sides}
-            choices={[
-              ['1', 'One'],
-              ['2', 'Both'],
-            ]}
-            onChange={setSides}
+        {(['minutes', 'people'] as const).map((what) => (
+          <Field
+            key={what}
+            label={what === 'minutes' ? 'Minutes' : 'People'}
+            id={`class-${what}`}
+            error={errors[what]?.message}
+            input={form.register(what)}
           />
-        </div>
+        ))}
+        <ApparelChoice above="Apparel" />
+        <ChoiceToggle
+          label="Sides"
+          above="Sides"
+          value={sides}
+          choices={[
+            ['1', 'One'],
+            ['2', 'Both'],
+          ]}
+          onChange={setSides}
+        />
       </div>
       <div className="chip-field my-2" role="group" aria-label="Whole systems">
-        {systems.map(({ id, name, exchanges }) => {
+        {covers.map(({ key, words, exchanges }) => {
           const all = exchanges.length > 0 && exchanges.every((exchange) => chosen.has(exchange));
           return (
             <button
-              key={id}
+              key={key}
               type="button"
               className={`chip ${all ? 'on' : ''}`}
               aria-pressed={all}
               onClick={() => flip(exchanges)}
             >
-              Cover all of {name} ({exchanges.length})
-            </button>
-          );
-        })}
-        {map.chains.map(({ id, name, exchanges }) => {
-          const all = exchanges.every((exchange) => chosen.has(exchange));
-          return (
-            <button
-              key={id}
-              type="button"
-              className={`chip ${all ? 'on' : ''}`}
-              aria-pressed={all}
-              onClick={() => flip(exchanges)}
-            >
-              Chain: {name} ({exchanges.length})
+              {words} ({exchanges.length})
             </button>
           );
         })}

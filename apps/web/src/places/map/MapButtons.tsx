@@ -1,5 +1,6 @@
 import type { Finding } from '@aftersquall/core';
 import { Redo2, Stethoscope, Undo2 } from 'lucide-react';
+import { IconButton } from '../../components/IconButton.tsx';
 import { redoChange, selectSession, undoChange } from '../../store/mapSession.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 
@@ -8,26 +9,22 @@ export function UndoButtons() {
   const { undo, redo } = useAppSelector(selectSession);
   return (
     <div className="btn-group btn-group-sm">
-      <button
-        type="button"
-        className="btn btn-plain"
-        aria-label="Undo"
+      <IconButton
+        label="Undo"
         title="Undo (Ctrl Z)"
         disabled={undo.length === 0}
         onClick={() => dispatch(undoChange())}
       >
         <Undo2 size={15} aria-hidden />
-      </button>
-      <button
-        type="button"
-        className="btn btn-plain"
-        aria-label="Redo"
+      </IconButton>
+      <IconButton
+        label="Redo"
         title="Redo (Ctrl Shift Z)"
         disabled={redo.length === 0}
         onClick={() => dispatch(redoChange())}
       >
         <Redo2 size={15} aria-hidden />
-      </button>
+      </IconButton>
     </div>
   );
 }

@@ -1,16 +1,10 @@
-import type { Builds } from '@aftersquall/core';
+import { BUILD_VALUES, type Builds } from '@aftersquall/core';
 import { Ruler } from 'lucide-react';
 import { useState } from 'react';
 import { SelectField, wordChoices } from '../../components/fields/SelectField.tsx';
 import { setBuilds } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 
-const VALUES = {
-  limbs: ['compact', 'average', 'long'],
-  flexibility: ['stiff', 'average', 'supple'],
-  mass: ['light', 'average', 'heavy'],
-  height: ['short', 'average', 'tall'],
-} as const;
 const WHO = [
   ['own', 'Ours'],
   ['partner', 'Partner’s'],
@@ -22,7 +16,7 @@ export function BuildChoice() {
   const builds = useAppSelector(({ settings }) => settings.builds);
   const [open, setOpen] = useState(false);
   const count = WHO.reduce((sum, [who]) => sum + Object.keys(builds[who] ?? {}).length, 0);
-  const set = (who: 'own' | 'partner', about: keyof typeof VALUES, value: string) => {
+  const set = (who: 'own' | 'partner', about: keyof typeof BUILD_VALUES, value: string) => {
     const { [about]: _, ...others } = builds[who] ?? {};
     const next: Builds = { ...builds, [who]: value ? { ...others, [about]: value } : others };
     dispatch(setBuilds(next));
@@ -42,12 +36,12 @@ export function BuildChoice() {
           {WHO.map(([who, name]) => (
             <div key={who}>
               <div className="label-small">{name}</div>
-              {(Object.keys(VALUES) as (keyof typeof VALUES)[]).map((about) => (
+              {(Object.keys(BUILD_VALUES) as (keyof typeof BUILD_VALUES)[]).map((about) => (
                 <SelectField
                   key={about}
                   label={`${name} ${about}`}
                   value={builds[who]?.[about] ?? ''}
-                  choices={[{ value: '', name: 'not said' }, ...wordChoices(VALUES[about])]}
+                  choices={[{ value: '', name: 'not said' }, ...wordChoices(BUILD_VALUES[about])]}
                   onChange={(value) => set(who, about, value)}
                 />
               ))}

@@ -19,12 +19,11 @@ import { ArrowLeft, FlipHorizontal2, PersonStanding } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
-import { ApparelToggle } from '../../components/ApparelToggle.tsx';
+import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { reactionOf } from '../../components/fields/landingChoices.ts';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { changeMap, selectMap } from '../../store/mapSession.ts';
-import { setApparel } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useMapWeighing } from '../../workers/useMapWeighing.ts';
@@ -71,7 +70,6 @@ export function ReadPlace() {
     set({ side: mirrored ? undefined : 'other', met: turned });
   };
   useHotkeys('f', flip);
-  useHotkeys('g', () => void dispatch(setApparel(apparel === 'gi' ? 'no-gi' : 'gi')));
   useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }));
   useHotkeys('esc', () => set({ at: '', met: '', side: '', ended: '', trail: '', by: '' }));
 
@@ -105,17 +103,20 @@ export function ReadPlace() {
     if (!exchange) return;
     const { to } = exchange;
     const next = { met: '', by: '', trail: [...trail, exchange.id].join(',') };
-    if (isOutcome(to)) set({ ...next, at: '', side: '', ended: to.outcome });
+    if (isOutcome(to)) set({ ...next, at: '', ended: to.outcome });
     else set({ ...next, at: to.position, side: to.mirrored ? 'other' : '', ended: '' });
   };
   const stepBack = () => {
     const last = index.exchange.get(trail.at(-1) ?? '');
-    const from = last && index.move.get(last.move);
+    if (!last) return;
+    // Ids are of the written side: an exchange that changes sides came from the other one.
+    const before = mirrored !== (!isOutcome(last.to) && Boolean(last.to.mirrored));
+    const { reaction } = before ? mirror('exchange', last) : last;
     set({
       trail: trail.slice(0, -1).join(','),
-      at: from?.position,
-      met: last && reactionKey(last.reaction),
-      side: '',
+      at: index.move.get(last.move)?.position,
+      met: reactionKey(reaction),
+      side: before ? 'other' : '',
       ended: '',
       by: '',
     });
@@ -145,7 +146,7 @@ export function ReadPlace() {
           ]}
           onChange={(by) => (by === 'holds' ? editMoment() : set({ by: undefined }))}
         />
-        <ApparelToggle value={apparel} onChange={(value) => dispatch(setApparel(value))} />
+        <ApparelChoice withKey />
         <button
           type="button"
           className={`btn btn-sm ${mirrored ? 'btn-dark' : 'btn-plain'}`}
@@ -190,7 +191,7 @@ export function ReadPlace() {
             <PositionPicker
               map={map}
               chosen={position?.id}
-              onChoose={(id) => set({ at: id, met: '', ended: '' })}
+              onChoose={(id) => set({ at: id, met: '', ended: '', ...(ended && { side: '' }) })}
             />
           )}
         </section>

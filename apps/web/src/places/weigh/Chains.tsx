@@ -10,6 +10,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { useBestChains } from '../../workers/weighQuestions.ts';
+import { reactionName } from './exchangeName.ts';
 import { MoveHazards } from './MoveHazards.tsx';
 
 interface Props {
@@ -23,6 +24,10 @@ export function Chains({ map, options, at }: Props) {
   const [outcome, setOutcome] = useState<Outcome>('submission');
   const chains = useBestChains(map, options, at, outcome);
   const index = indexMap(map);
+  const stepOf = (id: string) => {
+    const { move = '', reaction = 'none' } = index.exchange.get(id) ?? {};
+    return { id, move, met: reaction !== 'none' && reactionName(map, reaction) };
+  };
   return (
     <>
       <h2 className="mt-3">Best chains from {index.position.get(at)?.name}</h2>
@@ -40,20 +45,15 @@ export function Chains({ map, options, at }: Props) {
           <li key={exchanges.join(' ')} className="stake">
             <b>{(chance * 100).toFixed(1)} %</b>
             <span>
-              {exchanges.map((id, i) => {
-                const { move, reaction } = index.exchange.get(id)!;
-                return (
-                  <span key={id}>
-                    {i > 0 && ' → '}
-                    <Link to={`/${map.id}/map?sel=exchange.${id}`}>{index.move.get(move)?.name}</Link>
-                    {reaction !== 'none' && (
-                      <span className="soft"> | {index.reaction.get(reaction.id)?.name}</span>
-                    )}
-                  </span>
-                );
-              })}
+              {exchanges.map(stepOf).map(({ id, move, met }, i) => (
+                <span key={id}>
+                  {i > 0 && ' → '}
+                  <Link to={`/${map.id}/map?sel=exchange.${id}`}>{index.move.get(move)?.name}</Link>
+                  {met && <span className="soft"> | {met}</span>}
+                </span>
+              ))}
             </span>
-            <MoveHazards map={map} moves={exchanges.map((id) => index.exchange.get(id)!.move)} />
+            <MoveHazards map={map} moves={exchanges.map((id) => stepOf(id).move)} />
             <small className="soft">countered on the way {(countered * 100).toFixed(1)} %</small>
           </li>
         ))}

@@ -81,7 +81,11 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
       </small>
       <MoveHazards map={map} moves={moves.map(({ what }) => what)} />
       <details>
-        <summary>What to train so that they look the same</summary>
+        <summary>
+          {timing === 'seen'
+            ? 'What to train: wait, feel, then choose'
+            : 'What to train so that they look the same'}
+        </summary>
         <p className="mb-1">
           {same.length > 0
             ? `They begin alike: ${same.join('; ')}.`

@@ -8,7 +8,7 @@ import {
 } from '@aftersquall/core';
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { Bar } from 'react-chartjs-2';
-import { useAppSelector } from '../../store/store.ts';
+import { useChartColours } from '../../theme/useChartColours.ts';
 import { SIMULATED, useSimulation } from '../../workers/weighQuestions.ts';
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
@@ -25,13 +25,12 @@ const endName = (end: End): string =>
 
 /** How rounds end from a position: exact, and by chance beside it. */
 export function Ends({ map, weighing, options, at }: Props) {
-  const theme = useAppSelector(({ settings }) => settings.theme);
+  const { ink, own, grid } = useChartColours();
   const place = map.positions.findIndex(({ id }) => id === at);
   const played = useSimulation(map, options, place);
   const odds = weighing.odds.from[place];
   if (!odds) return null;
   const shown = ENDS.filter((end) => odds[end] > 0.0005).sort((a, b) => odds[b] - odds[a]);
-  const ink = theme === 'dark' ? '#ece4d4' : '#1f2a33';
   return (
     <>
       <h2 className="mt-3">How rounds end from {map.positions[place]?.name}</h2>
@@ -44,7 +43,7 @@ export function Ends({ map, weighing, options, at }: Props) {
             datasets: [
               {
                 data: shown.map((end) => Math.round(odds[end] * 1000) / 10),
-                backgroundColor: theme === 'dark' ? '#63cdb5' : '#0d6555',
+                backgroundColor: own,
               },
             ],
           }}
@@ -56,7 +55,7 @@ export function Ends({ map, weighing, options, at }: Props) {
             scales: {
               x: {
                 ticks: { color: ink, callback: (value) => `${value} %` },
-                grid: { color: 'rgba(128,128,128,.25)' },
+                grid: { color: grid },
               },
               y: { ticks: { color: ink }, grid: { display: false } },
             },

@@ -13,10 +13,12 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { SelectField } from '../../components/fields/SelectField.tsx';
+import { IconButton } from '../../components/IconButton.tsx';
 import { NameDialog } from '../../components/NameDialog.tsx';
 import { changeMap, told } from '../../store/mapSession.ts';
-import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useAppDispatch } from '../../store/store.ts';
 import type { Changes } from '../../store/whatIf.ts';
+import { useChartColours } from '../../theme/useChartColours.ts';
 import { Slider } from './Slider.tsx';
 import { TendencyForm } from './TendencyForm.tsx';
 
@@ -70,11 +72,8 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
           <Plus size={14} aria-hidden /> New
         </button>
         {opponent && (
-          <button
-            type="button"
-            className="btn btn-sm btn-plain"
-            aria-label={`Remove ${opponent.alias}`}
-            title={`Remove ${opponent.alias}`}
+          <IconButton
+            label={`Remove ${opponent.alias}`}
             onClick={() => {
               const held = map.scenarios.some(({ opponent: id }) => id === opponent.id);
               if (held) {
@@ -87,7 +86,7 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
             }}
           >
             <Trash2 size={14} aria-hidden />
-          </button>
+          </IconButton>
         )}
       </div>
       {!opponent && (
@@ -146,9 +145,8 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
 
 /** Gain against the habits and the worst case against a perfect top, by trust; the trust in force stands out. */
 function TradeChart({ weighing, trust }: { weighing: Weighing; trust: number }) {
-  const dark = useAppSelector(({ settings }) => settings.theme) === 'dark';
+  const { ink, own, top, grid } = useChartColours();
   const curve = tradeCurve(weighing.trades);
-  const ink = dark ? '#ece4d4' : '#1f2a33';
   const here = Math.round(trust * (curve.length - 1));
   const now = curve[here]!;
   const line = (label: string, key: 'gain' | 'worst', color: string, dash: number[]) => ({
@@ -169,8 +167,8 @@ function TradeChart({ weighing, trust }: { weighing: Weighing; trust: number }) 
           data={{
             labels: curve.map((point) => Math.round(point.trust * 100)),
             datasets: [
-              line('against the habits', 'gain', dark ? '#63cdb5' : '#0d6555', []),
-              line('against a perfect top', 'worst', dark ? '#c0a7f0' : '#5b3b98', [6, 4]),
+              line('against the habits', 'gain', own, []),
+              line('against a perfect top', 'worst', top, [6, 4]),
             ],
           }}
           options={{
@@ -183,7 +181,7 @@ function TradeChart({ weighing, trust }: { weighing: Weighing; trust: number }) 
                 ticks: { color: ink, maxTicksLimit: 6 },
                 grid: { display: false },
               },
-              y: { ticks: { color: ink }, grid: { color: 'rgba(128,128,128,.25)' } },
+              y: { ticks: { color: ink }, grid: { color: grid } },
             },
           }}
         />

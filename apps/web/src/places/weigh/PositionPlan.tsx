@@ -60,8 +60,9 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
           <MoveHazards map={map} moves={plan.matrix.moves} />
           {plan.overSingle > 0.005 && (
             <p className="dilemma">
-              A real dilemma: the mix is worth {plan.overSingle.toFixed(2)} more than the best single attack.
-              Train them from the same grips until they look the same.
+              {plan.timing === 'seen'
+                ? `Worth feeling: answering what is felt is worth ${plan.overSingle.toFixed(2)} more than the best single attack. Train to wait for the reaction.`
+                : `A real dilemma: the mix is worth ${plan.overSingle.toFixed(2)} more than the best single attack. Train them from the same grips until they look the same.`}
             </p>
           )}
           <div className="matrix-scroll">

@@ -35,7 +35,7 @@ const thingsOf: Record<Kind, (map: GuardMap) => Away[]> = {
 /** What is left of the game without each class of holds, move, reaction of top or joint. */
 export function Rests({ map, options }: Props) {
   const [kind, setKind] = useState<Kind>('holds');
-  const { rows, left, of, ask, stop } = useDependence(map, options);
+  const { rows, left, of, ask, stop, forget } = useDependence(map, options);
   return (
     <>
       <h2 className="mt-3">What the game rests on</h2>
@@ -49,7 +49,7 @@ export function Rests({ map, options }: Props) {
           ['joints', 'Joints'],
         ]}
         onChange={(next) => {
-          stop();
+          forget();
           setKind(next);
         }}
       />

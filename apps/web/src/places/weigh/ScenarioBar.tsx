@@ -2,6 +2,7 @@ import { freshId, type GuardMap, put, remove } from '@aftersquall/core';
 import { Bookmark, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { SelectField } from '../../components/fields/SelectField.tsx';
+import { IconButton } from '../../components/IconButton.tsx';
 import { NameDialog } from '../../components/NameDialog.tsx';
 import { changeMap, told } from '../../store/mapSession.ts';
 import { useAppDispatch } from '../../store/store.ts';
@@ -53,11 +54,8 @@ export function ScenarioBar({ map, asked }: Props) {
         <Bookmark size={14} aria-hidden /> Keep
       </button>
       {scenario && (
-        <button
-          type="button"
-          className="btn btn-sm btn-plain"
-          aria-label={`Remove the what-if “${scenario.name}”`}
-          title={`Remove the what-if “${scenario.name}”`}
+        <IconButton
+          label={`Remove the what-if “${scenario.name}”`}
           onClick={() => {
             begin(undefined);
             dispatch(changeMap(remove('scenario', scenario.id)));
@@ -65,7 +63,7 @@ export function ScenarioBar({ map, asked }: Props) {
           }}
         >
           <Trash2 size={14} aria-hidden />
-        </button>
+        </IconButton>
       )}
       <SelectField
         label="Beside"

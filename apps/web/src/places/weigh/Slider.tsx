@@ -1,4 +1,5 @@
 import { X } from 'lucide-react';
+import { IconButton } from '../../components/IconButton.tsx';
 
 interface Props {
   label: string;
@@ -31,14 +32,9 @@ export function Slider({ label, value, least, most, step, say, onChange, onAway 
         />
       </label>
       {onAway && (
-        <button
-          type="button"
-          className="btn btn-sm btn-plain"
-          aria-label={`As mapped: ${label}`}
-          onClick={onAway}
-        >
+        <IconButton label={`As mapped: ${label}`} onClick={onAway}>
           <X size={14} aria-hidden />
-        </button>
+        </IconButton>
       )}
     </div>
   );

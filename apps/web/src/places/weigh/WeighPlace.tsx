@@ -4,12 +4,11 @@ import { Ban } from 'lucide-react';
 import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
-import { ApparelToggle } from '../../components/ApparelToggle.tsx';
+import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { selectMap } from '../../store/mapSession.ts';
-import { setApparel } from '../../store/settings.ts';
-import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useWeighing } from '../../workers/useWeighing.ts';
 import { Insights } from './Insights.tsx';
@@ -24,8 +23,6 @@ import { Values } from './Values.tsx';
 /** What the map is worth, where it breaks, and what to fix first. */
 export function WeighPlace() {
   const map = useAppSelector(selectMap)!;
-  const { apparel } = useAppSelector(({ settings }) => settings);
-  const dispatch = useAppDispatch();
   const [params, set] = useAddress();
   const asked = useWhatIf(map);
   const { question, other, whatIf } = asked;
@@ -34,12 +31,12 @@ export function WeighPlace() {
   const laid =
     other && beside.weighing && !beside.stale ? { name: other.name, weighing: beside.weighing } : undefined;
   const trouble = question.trouble ?? found.trouble;
-  const at = params.get('at') || (weighing ? mainEntry(map, weighing) : '');
   const asTop = params.get('as') === 'top';
   const view = INSIGHT_VIEWS.find((one) => one === params.get('see')) ?? 'holes';
   const names = useMemo(() => new Map(map.positions.map(({ id, name }) => [id, name])), [map]);
+  const picked = params.get('at') ?? '';
+  const at = names.has(picked) ? picked : weighing ? mainEntry(map, weighing) : '';
   const pick = (id: string) => set({ at: id });
-  useHotkeys('g', () => void dispatch(setApparel(apparel === 'gi' ? 'no-gi' : 'gi')));
   useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }));
 
   return (
@@ -55,7 +52,7 @@ export function WeighPlace() {
           ]}
           onChange={(side) => set({ as: side === 'top' ? 'top' : undefined })}
         />
-        <ApparelToggle value={apparel} onChange={(value) => dispatch(setApparel(value))} />
+        <ApparelChoice withKey />
         <RulesChoice inBar />
         <ScenarioBar map={map} asked={asked} />
         <span className="push" />
@@ -128,6 +125,6 @@ export function WeighPlace() {
 /** Where a round starts most of the time by the plan. */
 const mainEntry = (map: GuardMap, { positions }: Weighing): string => {
   const visits = (id: string) => positions.find(({ position }) => position === id)?.visits ?? 0;
-  const entries = map.positions.filter(({ entry = 0 }) => entry > 0);
-  return entries.reduce((a, b) => (visits(b.id) > visits(a.id) ? b : a)).id;
+  const [first = '', ...others] = map.positions.flatMap(({ id, entry = 0 }) => (entry > 0 ? [id] : []));
+  return others.reduce((a, b) => (visits(b) > visits(a) ? b : a), first);
 };

@@ -1,11 +1,22 @@
-import { type GuardMap, indexMap, JOINTS, OUTCOME_WORDS, OUTCOMES, type WhatIf } from '@aftersquall/core';
-import { X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import {
+  type GuardMap,
+  indexMap,
+  JOINTS,
+  OUTCOME_WORDS,
+  OUTCOMES,
+  type Outcome,
+  type WhatIf,
+} from '@aftersquall/core';
+import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
+import { TakeOut } from '../../components/TakeOut.tsx';
 import type { Changes } from '../../store/whatIf.ts';
 import { exchangeName } from './exchangeName.ts';
 import { Slider } from './Slider.tsx';
 import { takenAway, withoutChoices, withoutTaken } from './without.ts';
+
+/** The most that an ending may be made worth beside its points, either way. */
+const MOST_WORTH = 100;
 
 interface Props {
   map: GuardMap;
@@ -17,8 +28,13 @@ interface Props {
 export function WhatIfPane({ map, whatIf, change }: Props) {
   const index = indexMap(map);
   const { settings } = map;
-  const setWorth = (outcome: (typeof OUTCOMES)[number], value: number) =>
-    change({ outcomeWorth: { ...whatIf.outcomeWorth, [outcome]: value } });
+  const setWorth = (outcome: Outcome, text: string): string | undefined => {
+    const worth = readNumber(text) ?? 0;
+    if (!(Math.abs(worth) <= MOST_WORTH)) return `From −${MOST_WORTH} to ${MOST_WORTH} points.`;
+    const { [outcome]: _, ...others } = whatIf.outcomeWorth;
+    change({ outcomeWorth: worth === 0 ? others : { ...others, [outcome]: worth } });
+    return undefined;
+  };
   return (
     <>
       <h2 className="mt-3">What if…</h2>
@@ -58,7 +74,10 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         />
         <ul className="list-unstyled taken" aria-label="Taken away">
           {takenAway(map, whatIf).map(({ key, name, back }) => (
-            <Taken key={key} name={name} onBack={() => change(back)} />
+            <li key={key} className="chip on">
+              {name}
+              <TakeOut label={`Give back: ${name}`} onClick={() => change(back)} />
+            </li>
           ))}
         </ul>
       </div>
@@ -117,34 +136,16 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         <summary>Worth of an ending beside the points</summary>
         <p className="soft small">Without it, a map of submissions alone values every sweep at nothing.</p>
         {OUTCOMES.map((outcome) => (
-          <label key={outcome} className="outcome-worth">
-            <span>{OUTCOME_WORDS[outcome]}</span>
-            <input
+          <div key={outcome} className="outcome-worth">
+            <SavedField
+              label={OUTCOME_WORDS[outcome]}
               type="number"
-              className="form-control form-control-sm"
-              min={-100}
-              max={100}
-              step={0.5}
-              value={whatIf.outcomeWorth[outcome] ?? 0}
-              onChange={({ target }) => {
-                const value = target.valueAsNumber;
-                if (Math.abs(value) <= 100) setWorth(outcome, value);
-              }}
+              value={String(whatIf.outcomeWorth[outcome] ?? 0)}
+              onSave={(text) => setWorth(outcome, text)}
             />
-          </label>
+          </div>
         ))}
       </details>
     </>
-  );
-}
-
-function Taken({ name, onBack }: { name: ReactNode; onBack: () => void }) {
-  return (
-    <li className="chip on">
-      {name}
-      <button type="button" aria-label={`Give back: ${name}`} onClick={onBack}>
-        <X size={13} aria-hidden />
-      </button>
-    </li>
   );
 }

@@ -11,10 +11,10 @@ import {
   type Move,
   type WordContext,
 } from '@aftersquall/core';
-import { X } from 'lucide-react';
 import { useState } from 'react';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { type Choice, SelectField } from '../../../components/fields/SelectField.tsx';
+import { TakeOut } from '../../../components/TakeOut.tsx';
 
 interface Props {
   map: GuardMap;
@@ -79,14 +79,11 @@ function ConditionsField({
             >
               {need.mark === 'must' ? 'must' : 'helps'}
             </button>
-            <button
-              type="button"
-              className="bare ms-auto"
-              aria-label={`Take out: ${conditionWords(need)}`}
+            <TakeOut
+              className="ms-auto"
+              label={`Take out: ${conditionWords(need)}`}
               onClick={() => onChange(needs.toSpliced(place, 1))}
-            >
-              <X size={14} aria-hidden />
-            </button>
+            />
           </span>
           <span className="chip-field">
             {FACETS[need.facet].map((value) => (
@@ -145,14 +142,10 @@ function RequiresField({ map, move, onChange }: Pick<Props, 'map' | 'move' | 'on
       {move.requires.map((need, place) => (
         <span key={words(need)} className="chip">
           {words(need)}
-          <button
-            type="button"
-            className="bare"
-            aria-label={`Take out: ${words(need)}`}
+          <TakeOut
+            label={`Take out: ${words(need)}`}
             onClick={() => onChange({ requires: move.requires.toSpliced(place, 1) })}
-          >
-            <X size={13} aria-hidden />
-          </button>
+          />
         </span>
       ))}
       <SelectField

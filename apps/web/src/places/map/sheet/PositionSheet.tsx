@@ -166,18 +166,16 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
             ]}
             onChange={(apparel) => save({ apparel: apparel as Position['apparel'] })}
           />
-          <div>
-            <div className="form-label">Near side is top’s</div>
-            <ChoiceToggle
-              label="Near side"
-              value={position.leadSide}
-              choices={[
-                ['L', 'left'],
-                ['R', 'right'],
-              ]}
-              onChange={(leadSide) => save({ leadSide })}
-            />
-          </div>
+          <ChoiceToggle
+            label="Near side"
+            above="Near side is top’s"
+            value={position.leadSide}
+            choices={[
+              ['L', 'left'],
+              ['R', 'right'],
+            ]}
+            onChange={(leadSide) => save({ leadSide })}
+          />
         </div>
         <SelectField
           label="Waiting leads to"

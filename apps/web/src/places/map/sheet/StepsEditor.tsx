@@ -8,11 +8,12 @@ import {
   type Step,
   type WordContext,
 } from '@aftersquall/core';
-import { ChevronDown, ChevronUp, Plus, X } from 'lucide-react';
+import { ChevronDown, ChevronUp, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
+import { TakeOut } from '../../../components/TakeOut.tsx';
 
 interface Props {
   steps: readonly Step[];
@@ -131,9 +132,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
           >
             <ChevronDown size={14} aria-hidden />
           </button>
-          <button type="button" className="bare" aria-label={`Take out step ${number}`} onClick={onRemove}>
-            <X size={14} aria-hidden />
-          </button>
+          <TakeOut label={`Take out step ${number}`} onClick={onRemove} />
         </span>
       </div>
       <button

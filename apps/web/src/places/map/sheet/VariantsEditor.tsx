@@ -1,7 +1,8 @@
 import { freshId, type Issue, type Move, type Variant, type WordContext } from '@aftersquall/core';
-import { House, Plus, X } from 'lucide-react';
+import { House, Plus } from 'lucide-react';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { TakeOut } from '../../../components/TakeOut.tsx';
 import { StepsEditor } from './StepsEditor.tsx';
 
 interface Props {
@@ -49,14 +50,7 @@ export function VariantsEditor({ move, context, onChange }: Props) {
                     onSave={(name) => set(place, { name })}
                   />
                 </div>
-                <button
-                  type="button"
-                  className="bare"
-                  aria-label={`Take out: ${variant.name}`}
-                  onClick={() => remove(variant)}
-                >
-                  <X size={14} aria-hidden />
-                </button>
+                <TakeOut label={`Take out: ${variant.name}`} onClick={() => remove(variant)} />
               </div>
               <button
                 type="button"
