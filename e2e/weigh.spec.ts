@@ -7,11 +7,13 @@ const entryValue = (page: Page) =>
 const weighed = (page: Page) =>
   expect(page.getByRole('status').filter({ hasText: /^Weighed$/ })).toBeAttached();
 
-const entry = async (page: Page) => Number(await entryValue(page).textContent());
+/** A number as it is shown, with a true minus. */
+const numberOf = (text: string | null) => Number(text!.replace('−', '-'));
+const entry = async (page: Page) => numberOf(await entryValue(page).textContent());
 
 test('a what-if moves the value of the map at once', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/weigh?see=what-if`);
-  await expect(entryValue(page)).toHaveText(/^-?\d+\.\d\d$/);
+  await expect(entryValue(page)).toHaveText(/^−?\d+\.\d\d$/);
   await weighed(page);
   const before = await entry(page);
 
@@ -67,15 +69,25 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
   await page.getByLabel('Take away').selectOption('Without collar grips');
   await expect.poll(() => entry(page)).toBeLessThan(before);
   const without = await entry(page);
+  const whatIf = page.getByLabel('What-if', { exact: true });
+  await expect(whatIf.getByRole('option', { selected: true })).toHaveText('Changed, not kept');
   await page.getByRole('button', { name: 'Keep' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Collar worn out');
   await page.keyboard.press('Enter');
-  await expect(page.getByLabel('What-if', { exact: true })).toHaveValue('collar-worn-out');
+  await expect(whatIf).toHaveValue('collar-worn-out');
+  // What is moved on from a scenario says so, and the scenario can be gone back to.
+  await page.getByRole('button', { name: 'ankle', exact: true }).click();
+  await expect(whatIf.getByRole('option', { selected: true })).toHaveText('Collar worn out, changed');
+  await whatIf.selectOption('Collar worn out');
+  await expect(page.getByRole('button', { name: 'ankle', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
 
   await page.getByLabel('Beside').selectOption('Beside: as mapped');
   const note = page.getByRole('region', { name: 'Values' }).getByRole('note');
   await expect(note).toContainText('on “As mapped”');
-  const difference = Number((await note.locator('b').textContent())!.replace('−', '-'));
+  const difference = numberOf(await note.locator('b').textContent());
   expect(difference).toBeCloseTo(without - before, 1);
   expect(difference).toBeLessThan(0);
   await expect(page.getByRole('region', { name: 'The plan' })).toContainText('In “As mapped” it is worth');
@@ -117,7 +129,7 @@ test('an opponent’s habits are written down, trusted and gained from, at a ris
   const chart = page.getByRole('img', { name: /trust: .* against the habits/ });
   const read = async (percent: number) => {
     await expect(chart).toHaveAccessibleName(new RegExp(`^At ${percent} % trust`));
-    const [gain, worst] = (await chart.getAttribute('aria-label'))!.match(/-?\d+\.\d\d/g)!.map(Number);
+    const [gain, worst] = (await chart.getAttribute('aria-label'))!.match(/−?\d+\.\d\d/g)!.map(numberOf);
     return { gain: gain!, worst: worst! };
   };
   await trust.focus();
@@ -139,7 +151,7 @@ test('top’s sheet says what top should do and what gives most away', async ({ 
   await expect(rows.nth(1)).toContainText('the plan');
   for (const row of (await rows.all()).slice(1, 6)) {
     const [, leaves, , gives] = await row.getByRole('cell').allTextContents();
-    if (gives) expect(Number(gives)).toBeGreaterThan(Number(leaves));
+    if (gives) expect(numberOf(gives)).toBeGreaterThan(numberOf(leaves));
   }
   await rows.nth(2).getByRole('button').click();
   await expect(page).toHaveURL(/at=/);
@@ -181,24 +193,24 @@ test('work that would never end is stopped at once and begun again', async ({ pa
   await page.unroute(/weigher\.worker/);
   await page.getByRole('button', { name: 'Weigh again' }).click();
   await weighed(page);
-  await expect(entryValue(page)).toHaveText(/^-?\d+\.\d\d$/);
+  await expect(entryValue(page)).toHaveText(/^−?\d+\.\d\d$/);
 });
 
 test('worths reach the map and the answers, and the order of the answers', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/map?system=collar-and-sleeve`);
   const card = page.getByRole('button', { name: /Seated, hand fighting/ });
-  await expect(card).toContainText(/-?\d\.\d\d/);
+  await expect(card).toContainText(/−?\d\.\d\d/);
   await page.goto(`${demo.url}/kelpwick/map?view=board&cell=arm-drag.drive-forward`);
   await expect(page.getByRole('gridcell', { name: /^Arm drag to the back, Drives forward/ })).toHaveAttribute(
     'title',
-    /^Worth -?\d\.\d\d points, comes up \d/,
+    /^Worth −?\d\.\d\d points, comes up \d/,
   );
 
   await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&met=posture-up`);
   const answers = page.getByRole('region', { name: 'Answers' });
-  const ready = answers.getByRole('region', { name: 'Ready now' }).getByText(/^[+-]?\d+\.\d\d points$/);
+  const ready = answers.getByRole('region', { name: 'Ready now' }).getByText(/^[+−]?\d+\.\d\d points$/);
   await expect(ready.nth(1)).toBeVisible();
-  const worths = (await ready.allTextContents()).map(Number.parseFloat);
+  const worths = (await ready.allTextContents()).map((text) => numberOf(text.replace(' points', '')));
   expect(worths).toEqual([...worths].sort((a, b) => b - a));
 });
 
@@ -299,7 +311,7 @@ test('what the game rests on, and how its rounds end', async ({ page, demo }) =>
     .getByRole('region', { name: 'The plan' })
     .getByText(/^Worth/)
     .textContent();
-  expect(average!.match(/-?\d+\.\d\d/)![0]).toBe(worth!.match(/-?\d+\.\d\d/)![0]);
+  expect(average!.match(/−?\d+\.\d\d/)![0]).toBe(worth!.match(/−?\d+\.\d\d/)![0]);
   expect(average).toMatch(/exchanges, \d+ s\.$/);
 });
 

@@ -90,6 +90,7 @@ export * from './weigh/holdDependence.ts';
 export * from './weigh/mapGame.ts';
 export * from './weigh/outcomeOdds.ts';
 export * from './weigh/outcomePoints.ts';
+export * from './weigh/pointsText.ts';
 export * from './weigh/scenarioOptions.ts';
 export * from './weigh/sensitivity.ts';
 export * from './weigh/solveMap.ts';

@@ -1,3 +1,5 @@
+import { pointsText, signedPoints } from '@aftersquall/core';
+
 interface Props {
   /** Points of a round. */
   value: number;
@@ -9,14 +11,13 @@ interface Props {
 
 /** What something is worth; what is no longer so looks so, here or inside of what is stale. */
 export function Worth({ value, stale, inWords }: Props) {
+  const text = pointsText(value);
   return (
     <span
-      className={`worth ${value < 0 ? 'top' : 'own'} ${stale ? 'stale' : ''}`}
+      className={`worth ${text.startsWith('−') ? 'top' : 'own'} ${stale ? 'stale' : ''}`}
       title="What it is worth, in points of a round"
     >
-      {inWords && value > 0 && '+'}
-      {value.toFixed(2)}
-      {inWords && ' points'}
+      {inWords ? `${signedPoints(value)} points` : text}
     </span>
   );
 }

@@ -1,6 +1,15 @@
 import { ScenarioSchema } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { beginFrom, changeWhatIf, layBeside, NO_CHANGES, PLAIN, selectAsked, whatIf } from './whatIf.ts';
+import {
+  beginFrom,
+  changeWhatIf,
+  isChanged,
+  layBeside,
+  NO_CHANGES,
+  PLAIN,
+  selectAsked,
+  whatIf,
+} from './whatIf.ts';
 
 const start = whatIf(undefined, { type: 'start' });
 const asked = (state: typeof start, map = 'm') => selectAsked(map)({ whatIf: state });
@@ -36,5 +45,15 @@ describe('what is asked about a map', () => {
     });
     state = whatIf(state, beginFrom({ map: 'm', scenario: undefined }));
     expect(asked(state)).toEqual({ changes: NO_CHANGES, scenario: '', beside: PLAIN });
+  });
+
+  it('is changed while it is not what it began from', () => {
+    expect(isChanged(NO_CHANGES, undefined)).toBe(false);
+    expect(isChanged({ ...NO_CHANGES, submissionWorth: undefined }, undefined)).toBe(false);
+    expect(isChanged({ ...NO_CHANGES, submissionWorth: 5 }, undefined)).toBe(true);
+    const { changes } = asked(whatIf(start, beginFrom({ map: 'm', scenario })));
+    expect(isChanged(changes, scenario)).toBe(false);
+    expect(isChanged({ ...changes, forbiddenMoves: [] }, scenario)).toBe(true);
+    expect(isChanged(changes, undefined)).toBe(true);
   });
 });

@@ -49,6 +49,14 @@ const slice = createSlice({
   },
 });
 
+/** Whether changes are other ones than those of a scenario, or than none. */
+export function isChanged(changes: Changes, scenario: Scenario | undefined): boolean {
+  const from = scenario ? changesOf(scenario) : NO_CHANGES;
+  return (Object.keys({ ...from, ...changes }) as (keyof Changes)[]).some(
+    (key) => JSON.stringify(changes[key]) !== JSON.stringify(from[key]),
+  );
+}
+
 export const whatIf = slice.reducer;
 export const { changeWhatIf, beginFrom, layBeside } = slice.actions;
 

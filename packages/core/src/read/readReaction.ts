@@ -13,6 +13,7 @@ import type { Apparel } from '../model/primitives.ts';
 import type { Reaction, ReactionRef } from '../model/reaction.ts';
 import type { Signs } from '../model/signs.ts';
 import type { RulesProfile } from '../rules/profile.ts';
+import { pointsText } from '../weigh/pointsText.ts';
 import { type Nearest, nearestPositions, sidedNearest } from './nearestPositions.ts';
 import { type Builds, type Option, readMove } from './readMove.ts';
 
@@ -189,7 +190,7 @@ export function orderWords(option: ReadOption): string {
   return [
     legal ? undefined : 'barred under these rules, so below the allowed ones',
     missing.length === 0 ? 'nothing is missing' : `${missing.length} missing`,
-    worth === undefined ? undefined : `worth ${worth.toFixed(2)} points`,
+    worth === undefined ? undefined : `worth ${pointsText(worth)} points`,
     chance === undefined
       ? 'no chance is written for it'
       : `${Math.round(chance * 100)} % when it comes to it`,

@@ -324,8 +324,8 @@ function Beside({ state, degrees, onTake }: { state: BalanceState; degrees: numb
       <MatView profile={profile} degrees={degrees} label="The set-up kept beside" />
       <figcaption className="small">
         Kept: {STANCES[state.stance].name},{' '}
-        {direction.margin <= 0 ? 'falling that way' : `about ${Math.round(direction.force / GRAVITY)} kg`},
-        guarded {(direction.guarded * 100).toFixed(0)} cm
+        {direction.margin <= 0 ? 'falling that way' : `about ${Math.round(direction.force / GRAVITY)} kg`}
+        {direction.guarded > 0 && `, guarded ${(direction.guarded * 100).toFixed(0)} cm`}
         <button type="button" className="btn btn-sm btn-plain ms-2" onClick={onTake}>
           <Undo2 size={13} aria-hidden /> back to this one
         </button>

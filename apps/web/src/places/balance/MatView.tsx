@@ -1,4 +1,4 @@
-import { heading, type Point, type TippingProfile } from '@aftersquall/core';
+import { contactName, heading, type Point, type TippingProfile } from '@aftersquall/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { weakestArc } from './balanceState.ts';
 
@@ -102,7 +102,7 @@ export function MatView({ profile, degrees, sweep, label, onDegrees, onLean }: P
       <polygon points={say(polygon)} className="base" />
       {patches.map(({ contact, points }) => (
         <polygon key={contact} points={say(hullOrder(points))} className="patch">
-          <title>{contact}</title>
+          <title>{contactName(contact)}</title>
         </polygon>
       ))}
       <polygon points={say(rim(({ guarded }) => guarded))} className="rose guarded" />
@@ -125,14 +125,14 @@ export function MatView({ profile, degrees, sweep, label, onDegrees, onLean }: P
           </g>
         );
       })}
-      {here?.reposts.map(({ contact, at: spot }) => {
+      {here?.reposts.map(({ contact, at: spot }, i) => {
         const [x, y] = place(spot);
         const [x1, y1] = place([joints.hips![0], joints.hips![1]]);
         return (
           <g key={contact} className="repost">
             <path d={`M${x1} ${y1}L${x} ${y}`} />
             <circle cx={x} cy={y} r="6" />
-            <text x={x + 9} y={y + 4}>
+            <text x={x + 9} y={y + (i % 2 === 0 ? -3 : 11)}>
               {contact.replace(/[LR]$/, '')}
             </text>
           </g>

@@ -2,6 +2,7 @@ import { type GuardMap, type Position, wordContext } from '@aftersquall/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { matchSorter } from 'match-sorter';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { LimbGlyph } from '../../components/LimbGlyph.tsx';
 
 interface Props {
@@ -26,7 +27,15 @@ export function PositionPicker({ map, chosen, onChoose }: Props) {
     })),
     { id: '', name: 'In no system', positions: map.positions.filter(({ systems }) => systems.length === 0) },
   ].filter(({ positions }) => positions.length > 0);
-  if (groups.length === 0) return <p>This map has no positions yet. Write the first one down in the Map.</p>;
+  if (groups.length === 0)
+    return (
+      <>
+        <p>This map has no positions yet: what is read here is written there.</p>
+        <Link className="btn btn-now" to={`/${map.id}/map`}>
+          To the map
+        </Link>
+      </>
+    );
   const few = map.positions.length <= FEW;
   const found = typed.trim()
     ? matchSorter(map.positions, typed.trim(), {

@@ -1,9 +1,11 @@
 import {
   type GuardMap,
   indexMap,
+  OUTCOME_GOOD,
   OUTCOME_WORDS,
   OUTCOMES,
   type Outcome,
+  type Weighing,
   type WeighOptions,
 } from '@aftersquall/core';
 import { useState } from 'react';
@@ -15,13 +17,15 @@ import { MoveHazards } from './MoveHazards.tsx';
 
 interface Props {
   map: GuardMap;
+  weighing: Weighing;
   options: WeighOptions;
   at: string;
 }
 
 /** The likeliest chains from a position to an outcome. */
-export function Chains({ map, options, at }: Props) {
-  const [outcome, setOutcome] = useState<Outcome>('submission');
+export function Chains({ map, weighing, options, at }: Props) {
+  const [chosen, setOutcome] = useState<Outcome>();
+  const outcome = chosen ?? likeliest(map, weighing, at);
   const chains = useBestChains(map, options, at, outcome);
   const index = indexMap(map);
   const stepOf = (id: string) => {
@@ -61,4 +65,11 @@ export function Chains({ map, options, at }: Props) {
       <p className="soft small">Bottom makes these moves; top answers as the plan expects.</p>
     </>
   );
+}
+
+/** The ending good for bottom that a position comes to most often by the plan. */
+function likeliest(map: GuardMap, { odds }: Weighing, at: string): Outcome {
+  const from = odds.from[map.positions.findIndex(({ id }) => id === at)];
+  const good = OUTCOMES.filter((outcome) => OUTCOME_GOOD[outcome] === 'own');
+  return good.reduce((a, b) => (from && from[b] > from[a] ? b : a));
 }

@@ -5,6 +5,7 @@ import {
   indexMap,
   joinWords,
   partingOf,
+  signedPoints,
   type Weighing,
 } from '@aftersquall/core';
 import { useMemo } from 'react';
@@ -63,7 +64,7 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
   const ways = parts.flatMap(({ move, step }) => (step ? [`${name(move)}: ${step}`] : []));
   return (
     <li className="stake">
-      <b>+{over.toFixed(2)}</b>
+      <b>{signedPoints(over)}</b>
       <span>
         <b>{joinWords(moves.map(({ what }) => name(what)))}</b>
         {timing === 'seen' ? ', by what is felt' : odds && `, ${odds}`}

@@ -3,6 +3,8 @@ import {
   type End,
   type GuardMap,
   OUTCOME_WORDS,
+  pointsText,
+  signedPoints,
   type Weighing,
   type WeighOptions,
 } from '@aftersquall/core';
@@ -91,7 +93,7 @@ export function Ends({ map, weighing, options, at }: Props) {
           {weighing.odds.distribution[place]!.filter(({ chance }) => chance > 0.0005).map(
             ({ points, chance }) => (
               <tr key={points}>
-                <th scope="row">{points > 0 ? `+${points}` : points}</th>
+                <th scope="row">{signedPoints(points, Number.isInteger(points) ? 0 : 1)}</th>
                 <td className="share-cell">
                   <span
                     className={points < 0 ? 'minus' : ''}
@@ -106,7 +108,7 @@ export function Ends({ map, weighing, options, at }: Props) {
         </tbody>
       </table>
       <p className="mt-2">
-        On average <b>{weighing.odds.points[place]!.toFixed(2)}</b> points,{' '}
+        On average <b>{pointsText(weighing.odds.points[place]!)}</b> points,{' '}
         {weighing.odds.exchanges[place]!.toFixed(1)} exchanges, {Math.round(weighing.odds.seconds[place]!)} s.
       </p>
       <p className="soft small">

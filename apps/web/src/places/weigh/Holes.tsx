@@ -2,8 +2,10 @@ import {
   type GuardMap,
   indexMap,
   landingWords,
+  pointsText,
   reactionKey,
   type StakedHole,
+  signedPoints,
   suggestAnswers,
   type Weighing,
   type WeighOptions,
@@ -73,10 +75,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
           if (!exchange) return null;
           return (
             <li key={id} className="stake">
-              <b>
-                {slope > 0 ? '+' : ''}
-                {(slope * 0.1).toFixed(3)}
-              </b>
+              <b>{signedPoints(slope * 0.1, 3)}</b>
               <Link to={`/${map.id}/map?sel=exchange.${id}`}>{exchangeName(map, id)}</Link>
               <small className="soft">
                 at {Math.round(exchange.chance * 100)} %, for 10 % more{' '}
@@ -114,7 +113,7 @@ function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
     <li className="stake">
       <b title={exact ? 'The map solved again with this answered' : 'By the rates of the plan'}>
         {exact ? '' : '≈ '}
-        {stake.toFixed(3)}
+        {pointsText(stake, 3)}
       </b>
       <Link to={cell}>
         {index.move.get(move)?.name}, when top{' '}

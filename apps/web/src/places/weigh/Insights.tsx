@@ -61,7 +61,7 @@ export function Insights(props: Props) {
       {view === 'dilemmas' && <Dilemmas map={map} weighing={weighing} onPick={onPick} />}
       {view === 'rests' && <Rests map={map} options={options} />}
       {view === 'ends' && <Ends map={map} weighing={weighing} options={options} at={at} />}
-      {view === 'chains' && <Chains map={map} options={options} at={at} />}
+      {view === 'chains' && <Chains map={map} weighing={weighing} options={options} at={at} />}
     </section>
   );
 }

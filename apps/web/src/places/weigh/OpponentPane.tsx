@@ -2,6 +2,7 @@ import {
   freshId,
   type GuardMap,
   indexMap,
+  pointsText,
   put,
   remove,
   tradeCurve,
@@ -163,7 +164,7 @@ function TradeChart({ weighing, trust }: { weighing: Weighing; trust: number }) 
       <div style={{ height: 190 }}>
         <Line
           role="img"
-          aria-label={`At ${Math.round(trust * 100)} % trust: ${now.gain.toFixed(2)} points against the habits, ${now.worst.toFixed(2)} against a perfect top`}
+          aria-label={`At ${Math.round(trust * 100)} % trust: ${pointsText(now.gain)} points against the habits, ${pointsText(now.worst)} against a perfect top`}
           data={{
             labels: curve.map((point) => Math.round(point.trust * 100)),
             datasets: [
@@ -187,8 +188,8 @@ function TradeChart({ weighing, trust }: { weighing: Weighing; trust: number }) 
         />
       </div>
       <p className="small">
-        <b>{now.gain.toFixed(2)}</b> points a round if the habits hold, <b>{now.worst.toFixed(2)}</b> if this
-        one turns out to know best.
+        <b>{pointsText(now.gain)}</b> points a round if the habits hold, <b>{pointsText(now.worst)}</b> if
+        this one turns out to know best.
       </p>
     </>
   );

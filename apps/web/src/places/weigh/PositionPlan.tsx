@@ -1,4 +1,11 @@
-import { type GuardMap, indexMap, type ReactionRef, reactionKey, type Weighing } from '@aftersquall/core';
+import {
+  type GuardMap,
+  indexMap,
+  pointsText,
+  type ReactionRef,
+  reactionKey,
+  type Weighing,
+} from '@aftersquall/core';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { reactionName } from './exchangeName.ts';
@@ -37,8 +44,8 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
         <Link to={`/${map.id}/map?sel=position.${at}`}>{index.position.get(at)?.name}</Link>
       </h2>
       <p>
-        Worth <b>{value.value.toFixed(2)}</b>
-        {value.ifAnswered - value.value > 0.005 && <> ({value.ifAnswered.toFixed(2)} if answered)</>}, comes
+        Worth <b>{pointsText(value.value)}</b>
+        {value.ifAnswered - value.value > 0.005 && <> ({pointsText(value.ifAnswered)} if answered)</>}, comes
         up {value.visits.toFixed(2)} times a round.
         {value.best === undefined && ' Waiting is the best there is.'}
       </p>
@@ -53,7 +60,7 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
       {looks.map((plan) => (
         <article key={plan.look} className={plan.look === value.best ? 'best' : ''} aria-label={plan.name}>
           <h3>
-            {plan.name} <span className="soft">{plan.value.toFixed(2)}</span>
+            {plan.name} <span className="soft">{pointsText(plan.value)}</span>
             {plan.look === value.best && <span className="chip on ms-2">the plan</span>}
           </h3>
           <p className="mb-1">{planWords(map, plan)}</p>
@@ -61,8 +68,8 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
           {plan.overSingle > 0.005 && (
             <p className="dilemma">
               {plan.timing === 'seen'
-                ? `Worth feeling: answering what is felt is worth ${plan.overSingle.toFixed(2)} more than the best single attack. Train to wait for the reaction.`
-                : `A real dilemma: the mix is worth ${plan.overSingle.toFixed(2)} more than the best single attack. Train them from the same grips until they look the same.`}
+                ? `Worth feeling: answering what is felt is worth ${pointsText(plan.overSingle)} more than the best single attack. Train to wait for the reaction.`
+                : `A real dilemma: the mix is worth ${pointsText(plan.overSingle)} more than the best single attack. Train them from the same grips until they look the same.`}
             </p>
           )}
           <div className="matrix-scroll">
@@ -100,11 +107,11 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
                               to={`/${map.id}/map?sel=exchange.${exchange}`}
                               title={`comes up ${(weighing.visits[exchange] ?? 0).toFixed(2)} times a round`}
                             >
-                              {payoff.toFixed(2)}
+                              {pointsText(payoff)}
                             </Link>
                           ) : (
                             <>
-                              {payoff.toFixed(2)} <small>hole</small>
+                              {pointsText(payoff)} <small>hole</small>
                             </>
                           )}
                         </td>
@@ -138,7 +145,7 @@ function Beside({
   const plan = there.looks.find(({ look }) => look === there.best);
   return (
     <p className="beside">
-      In “{name}” it is worth <b>{there.value.toFixed(2)}</b> and comes up {there.visits.toFixed(2)} times a
+      In “{name}” it is worth <b>{pointsText(there.value)}</b> and comes up {there.visits.toFixed(2)} times a
       round. {plan ? `${plan.name}: ${planWords(map, plan)}` : 'Waiting is the best there is.'}
     </p>
   );

@@ -1,4 +1,4 @@
-import { type GuardMap, JOINTS, type WeighOptions } from '@aftersquall/core';
+import { type GuardMap, JOINTS, pointsText, type WeighOptions } from '@aftersquall/core';
 import { Ban, Play } from 'lucide-react';
 import { useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
@@ -71,11 +71,11 @@ export function Rests({ map, options }: Props) {
           <li key={name} className="stake">
             <b>
               {result.difference < 0 ? '+' : ''}
-              {Math.abs(result.difference).toFixed(2)}
+              {pointsText(Math.abs(result.difference))}
             </b>
             <span>{name}</span>
             <small className="soft">
-              {result.whole.toFixed(2)} → {result.without.toFixed(2)} points
+              {pointsText(result.whole)} → {pointsText(result.without)} points
               {result.left !== undefined && `, ${Math.round(result.left * 100)} % left`}
             </small>
           </li>

@@ -14,9 +14,12 @@ interface Props {
   asked: ReturnType<typeof useWhatIf>;
 }
 
+/** Stands for what is asked where that is neither the map as it is nor a scenario; no scenario has it for its id. */
+const CHANGED = '*';
+
 /** Which what-if is asked, keeping it under a name, and which one it is laid beside. */
 export function ScenarioBar({ map, asked }: Props) {
-  const { whatIf, scenario, beside, begin, layBeside } = asked;
+  const { whatIf, scenario, changed, beside, begin, layBeside } = asked;
   const dispatch = useAppDispatch();
   const [naming, setNaming] = useState(false);
   const keep = (name: string) => {
@@ -38,8 +41,11 @@ export function ScenarioBar({ map, asked }: Props) {
       <SelectField
         label="What-if"
         hideLabel
-        value={scenario?.id ?? ''}
+        value={changed ? CHANGED : (scenario?.id ?? '')}
         choices={[
+          ...(changed
+            ? [{ value: CHANGED, name: scenario ? `${scenario.name}, changed` : 'Changed, not kept' }]
+            : []),
           { value: '', name: 'As mapped' },
           ...map.scenarios.map(({ id, name }) => ({ value: id, name })),
         ]}

@@ -1,4 +1,4 @@
-import { type GuardMap, indexMap, reactionKey, topSheet, type Weighing } from '@aftersquall/core';
+import { type GuardMap, indexMap, pointsText, reactionKey, topSheet, type Weighing } from '@aftersquall/core';
 import { Printer } from 'lucide-react';
 import { Hazards } from '../../components/Hazards.tsx';
 import { reactionName } from './exchangeName.ts';
@@ -66,9 +66,9 @@ export function TopSheet({ map, weighing, at, onPick }: Props) {
                     </div>
                   ))}
                 </td>
-                <td>{leaves.toFixed(2)}</td>
+                <td>{pointsText(leaves)}</td>
                 <td>{costly && reactionName(map, worst.reaction)}</td>
-                <td>{costly && worst.leaves.toFixed(2)}</td>
+                <td>{costly && pointsText(worst.leaves)}</td>
               </tr>
             );
           })}

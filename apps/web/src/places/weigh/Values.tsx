@@ -1,4 +1,4 @@
-import type { Weighing } from '@aftersquall/core';
+import { pointsText, signedPoints, type Weighing } from '@aftersquall/core';
 
 interface Props {
   weighing: Weighing;
@@ -8,8 +8,6 @@ interface Props {
   at: string;
   onPick: (id: string) => void;
 }
-
-export const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}`;
 
 /** A difference below this shows as none. */
 const SAME = 0.005;
@@ -25,18 +23,18 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
   const others = new Map(beside?.weighing.positions.map(({ position, value }) => [position, value]));
   const against =
     weighing.trust > 0
-      ? `${weighing.gain.toFixed(2)} against this opponent’s habits, ${weighing.worst.toFixed(2)} against a top who always knows best.`
+      ? `${pointsText(weighing.gain)} against this opponent’s habits, ${pointsText(weighing.worst)} against a top who always knows best.`
       : 'Against a top who always knows best.';
   return (
     <section className="weigh-column" aria-label="Values">
       <p className="entry-value">
-        <b>{weighing.entry.toFixed(2)}</b> points a round
-        <span className="soft"> as mapped, {weighing.entryIfAnswered.toFixed(2)} if answered</span>
+        <b>{pointsText(weighing.entry)}</b> points a round
+        <span className="soft"> as mapped, {pointsText(weighing.entryIfAnswered)} if answered</span>
       </p>
       {beside && (
         <p className="beside" role="note">
-          <b>{signed(weighing.entry - beside.weighing.entry)}</b> on “{beside.name}”, which is worth{' '}
-          {beside.weighing.entry.toFixed(2)}
+          <b>{signedPoints(weighing.entry - beside.weighing.entry)}</b> on “{beside.name}”, which is worth{' '}
+          {pointsText(beside.weighing.entry)}
         </p>
       )}
       <p className="soft small">
@@ -55,16 +53,18 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
               >
                 <span className="clip">{names.get(position)}</span>
                 <span className="numbers" title={`comes up ${visits.toFixed(2)} times a round`}>
-                  {value.toFixed(2)}
+                  {pointsText(value)}
                   {change !== undefined
                     ? Math.abs(change) > SAME && (
                         <small className={change > 0 ? 'own' : 'top'}>
                           {' '}
                           {change > 0 ? '▲' : '▼'}
-                          {signed(change)}
+                          {signedPoints(change)}
                         </small>
                       )
-                    : ifAnswered - value > 0.01 && <small className="soft"> ({ifAnswered.toFixed(2)})</small>}
+                    : ifAnswered - value > 0.01 && (
+                        <small className="soft"> ({pointsText(ifAnswered)})</small>
+                      )}
                 </span>
                 <span className="value-bar" aria-hidden>
                   <span

@@ -85,9 +85,11 @@ export function WeighPlace() {
             <Link className="btn btn-now" to={`/${map.id}/map`}>
               To the map
             </Link>
-            <button type="button" className="btn btn-plain" onClick={() => asked.begin(undefined)}>
-              Ask as mapped
-            </button>
+            {(asked.changed || asked.scenario) && (
+              <button type="button" className="btn btn-plain" onClick={() => asked.begin(undefined)}>
+                Ask as mapped
+              </button>
+            )}
           </div>
         </div>
       ) : (

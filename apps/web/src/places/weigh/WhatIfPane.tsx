@@ -5,6 +5,7 @@ import {
   OUTCOME_WORDS,
   OUTCOMES,
   type Outcome,
+  pointsText,
   type WhatIf,
 } from '@aftersquall/core';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
@@ -28,6 +29,9 @@ interface Props {
 export function WhatIfPane({ map, whatIf, change }: Props) {
   const index = indexMap(map);
   const { settings } = map;
+  /** What the map says itself is no change. */
+  const setNumber = (what: 'submissionWorth' | 'continuation' | 'rest', value: number) =>
+    change({ [what]: value === settings[what] ? undefined : value });
   const setWorth = (outcome: Outcome, text: string): string | undefined => {
     const worth = readNumber(text) ?? 0;
     if (!(Math.abs(worth) <= MOST_WORTH)) return `From −${MOST_WORTH} to ${MOST_WORTH} points.`;
@@ -45,7 +49,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         most={20}
         step={0.5}
         say={(value) => `${value} points`}
-        onChange={(submissionWorth) => change({ submissionWorth })}
+        onChange={(value) => setNumber('submissionWorth', value)}
       />
       <Slider
         label="The round goes on"
@@ -54,7 +58,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         most={0.98}
         step={0.01}
         say={(value) => `${Math.round(value * 100)} % each ${settings.roundPace} s`}
-        onChange={(continuation) => change({ continuation })}
+        onChange={(value) => setNumber('continuation', value)}
       />
       <Slider
         label="Waiting is worth"
@@ -62,8 +66,8 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         least={-3}
         most={3}
         step={0.1}
-        say={(value) => `${value.toFixed(1)} points`}
-        onChange={(rest) => change({ rest })}
+        say={(value) => `${pointsText(value, 1)} points`}
+        onChange={(value) => setNumber('rest', value)}
       />
       <div className="mt-3">
         <SelectField

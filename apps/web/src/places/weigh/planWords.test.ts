@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, solveMap } from '@aftersquall/core';
+import { parseMapFile, pointsText, solveMap } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
 import { oddsWords, planWords } from './planWords.ts';
 
@@ -23,7 +23,7 @@ describe('a plan in words', () => {
       'Show “Stretch, come up with the leg” and “Pull the sleeve, tip over the near side”',
     );
     expect(words).toContain('Top does best when top');
-    expect(words).toContain(`That leaves ${plan.value.toFixed(2)} points.`);
+    expect(words).toContain(`That leaves ${pointsText(plan.value)} points.`);
   });
 
   it('speaks of habits where they are known', () => {
@@ -31,7 +31,7 @@ describe('a plan in words', () => {
     const { positions } = solveMap(map, { tendencies, trust: 0.6 });
     const known = positions.find(({ position }) => position === 'collar-sleeve-standing')!.looks[0]!;
     expect(planWords(map, known)).toContain(
-      `As far as the habits are trusted that is worth ${known.value.toFixed(2)} points.`,
+      `As far as the habits are trusted that is worth ${pointsText(known.value)} points.`,
     );
     const other = positions.find(({ position }) => position === 'x-guard')!.looks[0]!;
     expect(planWords(map, other)).toContain('That leaves');

@@ -1,4 +1,4 @@
-import { type GuardMap, indexMap, joinWords, type LookPlan } from '@aftersquall/core';
+import { type GuardMap, indexMap, joinWords, type LookPlan, pointsText } from '@aftersquall/core';
 
 const WORDS = ['none', 'one', 'two', 'three', 'four', 'five'];
 
@@ -28,7 +28,7 @@ export function planWords(map: GuardMap, plan: LookPlan): string {
   const move = (id: string) => `“${index.move.get(id)?.name ?? id}”`;
   const met = plan.reactions.map(({ what }) => index.reaction.get(what.id)?.name ?? what.id);
   const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
-  const points = `${plan.value.toFixed(2)} points`;
+  const points = `${pointsText(plan.value)} points`;
   const leaves = habitsKnown(plan)
     ? `As far as the habits are trusted that is worth ${points}.`
     : `That leaves ${points}.`;

@@ -2,7 +2,15 @@ import type { GuardMap, Scenario, WhatIf } from '@aftersquall/core';
 import { useMemo } from 'react';
 import { setApparel, setRules } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import { beginFrom, type Changes, changeWhatIf, layBeside, PLAIN, selectAsked } from '../../store/whatIf.ts';
+import {
+  beginFrom,
+  type Changes,
+  changeWhatIf,
+  isChanged,
+  layBeside,
+  PLAIN,
+  selectAsked,
+} from '../../store/whatIf.ts';
 import { type Question, questionOf } from '../../workers/questionOf.ts';
 
 /** The what-if that is asked about a map, and the scenario it is laid beside. */
@@ -23,11 +31,16 @@ export function useWhatIf(map: GuardMap) {
     return { name: 'As mapped', question: questionOf(map, plain) };
   }, [map, beside, apparel, rules]);
 
+  const from = map.scenarios.find(({ id }) => id === scenario);
+  const elsewhere = from && ((from.apparel ?? apparel) !== apparel || (from.rules ?? '') !== rules);
+
   return {
     whatIf,
     question,
+    /** Whether what is asked is neither the map as it is nor a scenario as it is kept. */
+    changed: Boolean(elsewhere) || isChanged(changes, from),
     /** The scenario it began from, if that is still there. */
-    scenario: map.scenarios.find(({ id }) => id === scenario),
+    scenario: from,
     beside: other ? beside : '',
     other,
     change: (some: Partial<Changes>) => dispatch(changeWhatIf({ map: map.id, changes: some })),

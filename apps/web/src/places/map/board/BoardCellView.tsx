@@ -5,6 +5,7 @@ import {
   type Landing,
   landingWords,
   OUTCOME_GOOD,
+  pointsText,
 } from '@aftersquall/core';
 import { memo } from 'react';
 import type { BoardCell } from './boardModel.ts';
@@ -52,7 +53,7 @@ export const BoardCellView = memo(function BoardCellView(props: Props) {
     >
       {cell.kind === 'hole' && <span className="gap-mark">no answer</span>}
       {cell.kind === 'hole' && stake !== undefined && stake >= LEAST && (
-        <span className="cell-foot">costs {stake.toFixed(3)}</span>
+        <span className="cell-foot">costs {pointsText(stake, 3)}</span>
       )}
       {cell.kind === 'answer' && (
         <>
@@ -93,9 +94,9 @@ function sameCell(a: Props, b: Props): boolean {
 const LEAST = 0.0005;
 
 function worthWords({ cell, rate, worth, stake }: Props): string | undefined {
-  if (cell.kind === 'hole' && stake !== undefined) return `Costs ${stake.toFixed(3)} points a round`;
+  if (cell.kind === 'hole' && stake !== undefined) return `Costs ${pointsText(stake, 3)} points a round`;
   if (cell.kind !== 'answer' || worth === undefined || rate === undefined) return undefined;
-  return `Worth ${worth.toFixed(2)} points, comes up ${rate.toFixed(2)} times a round`;
+  return `Worth ${pointsText(worth)} points, comes up ${rate.toFixed(2)} times a round`;
 }
 
 const side = (landing: Landing): string => (isOutcome(landing) ? OUTCOME_GOOD[landing.outcome] : '');
