@@ -8,7 +8,7 @@ const weighed = (page: Page) =>
   expect(page.getByRole('status').filter({ hasText: /^Weighed$/ })).toBeAttached();
 
 /** A number as it is shown, with a true minus. */
-const numberOf = (text: string | null) => Number(text!.replace('−', '-'));
+const numberOf = (text: string | null | undefined) => Number(text?.replace('−', '-'));
 const entry = async (page: Page) => numberOf(await entryValue(page).textContent());
 
 test('a what-if moves the value of the map at once', async ({ page, demo }) => {

@@ -13,7 +13,10 @@ interface Props {
 export function ApparelChoice({ above, withKey = false }: Props) {
   const dispatch = useAppDispatch();
   const apparel = useAppSelector(({ settings }) => settings.apparel);
-  useHotkeys('g', () => void dispatch(setApparel(apparel === 'gi' ? 'no-gi' : 'gi')), { enabled: withKey });
+  useHotkeys('g', () => void dispatch(setApparel(apparel === 'gi' ? 'no-gi' : 'gi')), {
+    useKey: true,
+    enabled: withKey,
+  });
   return (
     <ApparelToggle
       value={apparel}

@@ -34,10 +34,12 @@ export function Shell() {
       if (place) navigate(`/${mapId}/${place.path}`);
     },
   );
-  useHotkeys('shift+slash', () => setHelp(true), { preventDefault: true });
-  useHotkeys('slash', () => setFinding(true), { preventDefault: true });
-  useHotkeys('mod+z', () => dispatch(undoChange()), { preventDefault: true });
-  useHotkeys('mod+shift+z, mod+y', () => dispatch(redoChange()), { preventDefault: true });
+  // By what a key writes, not by where it lies: layouts differ.
+  const written = { preventDefault: true, useKey: true };
+  useHotkeys('?', () => setHelp(true), { ...written, ignoreModifiers: true });
+  useHotkeys('/', () => setFinding(true), { ...written, ignoreModifiers: true });
+  useHotkeys('mod+z', () => dispatch(undoChange()), written);
+  useHotkeys('mod+shift+z, mod+y', () => dispatch(redoChange()), written);
 
   return (
     <div className="shell">

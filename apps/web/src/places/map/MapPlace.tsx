@@ -66,8 +66,8 @@ export function MapPlace() {
   const worths = useMemo(() => weighing && boardWorths(weighing), [weighing]);
   const empty = !map.positions.some(shown);
 
-  useHotkeys('n', () => setNaming('position'), { preventDefault: true });
-  useHotkeys('b', () => set({ view: view === 'board' ? undefined : 'board' }));
+  useHotkeys('n', () => setNaming('position'), { preventDefault: true, useKey: true });
+  useHotkeys('b', () => set({ view: view === 'board' ? undefined : 'board' }), { useKey: true });
   useHotkeys('esc', () => select(undefined), { enabled: !naming });
 
   const create = (name: string) => {

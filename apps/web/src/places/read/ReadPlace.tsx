@@ -69,8 +69,8 @@ export function ReadPlace() {
     }
     set({ side: mirrored ? undefined : 'other', met: turned });
   };
-  useHotkeys('f', flip);
-  useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }));
+  useHotkeys('f', flip, { useKey: true });
+  useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }), { useKey: true });
   useHotkeys('esc', () => set({ at: '', met: '', side: '', ended: '', trail: '', by: '' }));
 
   const request = useMemo(

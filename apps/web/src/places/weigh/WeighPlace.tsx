@@ -37,7 +37,7 @@ export function WeighPlace() {
   const picked = params.get('at') ?? '';
   const at = names.has(picked) ? picked : weighing ? mainEntry(map, weighing) : '';
   const pick = (id: string) => set({ at: id });
-  useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }));
+  useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }), { useKey: true });
 
   return (
     <>

@@ -77,7 +77,7 @@ export function CurrentsChart({ graph, tide, stale, selected: position, onSelect
     fitted.current = shape;
     fit(false);
   });
-  useHotkeys('f', () => fit(true));
+  useHotkeys('f', () => fit(true), { useKey: true });
 
   const drawn = layout?.is;
   const paths = useMemo(() => (drawn ? edgePaths(graph.edges, drawn.nodes) : undefined), [graph, drawn]);

@@ -1,0 +1,114 @@
+import { expect, test } from './app.ts';
+
+test('every place is a key away, and the keys of a place are told', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/map`);
+  for (const [key, name] of [
+    ['2', 'Read'],
+    ['3', 'Weigh'],
+    ['4', 'Balance'],
+    ['5', 'Drills'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('link', { name, exact: true })).toHaveAttribute('aria-current', 'page');
+    await expect(page).toHaveURL(new RegExp(`/kelpwick/${name.toLowerCase()}`));
+  }
+  // The clock takes the whole screen for itself, and no stray key leads away from it.
+  await page.keyboard.press('6');
+  await expect(page.getByRole('heading', { name: 'Which class runs?' })).toBeVisible();
+  await page.keyboard.press('3');
+  await expect(page).toHaveURL(/\/kelpwick\/mat/);
+  await page.goBack();
+  await page.keyboard.press('3');
+  await expect(page).toHaveURL(/\/kelpwick\/weigh/);
+  await page.keyboard.press('?');
+  const help = page.getByRole('dialog', { name: 'Keys' });
+  await expect(help.getByRole('row', { name: /^T Top’s sheet/ })).toBeVisible();
+  await expect(help.getByRole('row', { name: /^Ctrl Z Undo/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(help).toBeHidden();
+  await page.keyboard.press('t');
+  await expect(page.getByRole('region', { name: 'Top’s sheet' })).toBeVisible();
+});
+
+test('the dark theme and the apparel are kept for the next visit and for every place', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/read`);
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await page.getByRole('button', { name: 'No-gi' }).click();
+  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await expect(page.locator('html')).toHaveAttribute('data-bs-theme', 'dark');
+  await expect(page.getByRole('button', { name: 'No-gi' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('g');
+  await page.getByRole('link', { name: 'Drills' }).click();
+  await expect(page.getByRole('button', { name: 'Gi', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Light' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-bs-theme', 'light');
+});
+
+test('an address that leads nowhere says so and leads back', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/nowhere`);
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the map' }).click();
+  await expect(page.getByRole('button', { name: 'Kelpwick Harbour Grappling' })).toBeVisible();
+  await page.goto(`${demo.url}/lost/map`);
+  await expect(page.getByRole('heading', { name: 'This map cannot be opened' })).toBeVisible();
+  await page.getByRole('link', { name: 'Go to the maps there are' }).click();
+  await expect(page).toHaveURL(/\/kelpwick\/map/);
+});
+
+test('a map is renamed, duplicated and removed, and had back', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/map`);
+  const menu = async (item: string) => {
+    await page.getByRole('heading', { level: 1 }).getByRole('button').click();
+    await page.getByRole('button', { name: item, exact: true }).click();
+  };
+  await menu('Duplicate this map…');
+  await page.getByLabel('Name', { exact: true }).fill('Spring term');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/spring-term\/map/);
+  await menu('Rename…');
+  await page.getByLabel('Name', { exact: true }).fill('   ');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog').locator('.invalid-feedback')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('Summer term');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Summer term' })).toBeVisible();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await menu('Remove this map');
+  await expect(page.getByText('Removed the map “Summer term”.')).toBeVisible();
+  await expect(page).toHaveURL(/\/kelpwick\/map/);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(page.getByRole('button', { name: 'Summer term' })).toBeVisible();
+});
+
+test('keys go by what they write: on a keyboard with Z and Y the other way round, undo is undo', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/map?sel=position.triangle`);
+  const sheet = page.getByRole('complementary', { name: 'The position' });
+  const name = sheet.getByLabel('Name', { exact: true });
+  await name.fill('Triangle, half closed');
+  await name.press('Enter');
+  await expect(sheet.getByLabel('Name', { exact: true })).toHaveValue('Triangle, half closed');
+  const press = (key: string, code: string, modifiers: object) =>
+    page.evaluate(
+      (init) => {
+        (document.activeElement as HTMLElement).blur();
+        for (const type of ['keydown', 'keyup'])
+          document.dispatchEvent(new KeyboardEvent(type, { ...init, bubbles: true }));
+      },
+      { key, code, ...modifiers },
+    );
+  await press('z', 'KeyY', { ctrlKey: true });
+  await expect(name).toHaveValue('Triangle locked');
+  await press('y', 'KeyZ', { ctrlKey: true });
+  await expect(name).toHaveValue('Triangle, half closed');
+  await press('/', 'Digit7', { shiftKey: true });
+  await expect(page.getByRole('dialog', { name: 'Find anything' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await press('?', 'Minus', { shiftKey: true });
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});
