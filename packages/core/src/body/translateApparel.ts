@@ -1,4 +1,4 @@
-import { DEPTHS, type Depth, type Hold, type Target } from '../model/hold.ts';
+import { DEPTHS, type Depth, type Hold, type HoldPattern, type Target } from '../model/hold.ts';
 import { isCloth } from '../model/holdPattern.ts';
 import type { Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
@@ -46,6 +46,23 @@ export function translateHold(hold: Hold): HoldTranslation {
   const target = hold.fallbacks?.find((fallback) => !isCloth(fallback)) ?? bareTarget(hold.target);
   if (!target) return { hold: undefined, why: `there is no ${hold.target.part} to hold` };
   return { hold: { ...hold, target, depth } };
+}
+
+/** The holds that are left in an apparel. */
+export const holdsWorn = (holds: readonly Hold[], apparel: Apparel): Hold[] =>
+  apparel === 'gi' ? [...holds] : holds.flatMap((hold) => translateHold(hold).hold ?? []);
+
+/** A pattern that asks for cloth, asking for what cloth grips become on a bare body. */
+export function barePattern(pattern: HoldPattern): HoldPattern | undefined {
+  if (!pattern.part || !isCloth({ part: pattern.part })) return pattern;
+  const { at, ...rest } = pattern;
+  const target = bareTarget({
+    of: 'top',
+    part: pattern.part,
+    side: pattern.side ?? 'C',
+    ...(at && { at }),
+  });
+  return target && { ...rest, part: target.part, ...(pattern.side && { side: target.side }) };
 }
 
 function looser(depth: Depth): Depth | undefined {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ChainSchema } from '../model/chain.ts';
 import { ExchangeSchema } from '../model/exchange.ts';
 import { HazardTagSchema } from '../model/hazards.ts';
-import { HoldPatternSchema, HoldSchema, TargetSchema } from '../model/hold.ts';
+import { HoldClassSchema, HoldPatternSchema, HoldSchema, TargetSchema } from '../model/hold.ts';
 import { MAP_VERSION, MapSchema } from '../model/map.ts';
 import { MoveSchema, StepSchema, VariantSchema } from '../model/move.ts';
 import { FaultSchema, FitSchema } from '../model/notes.ts';
@@ -22,6 +22,7 @@ const NAMED: Record<string, z.ZodType> = {
   target: TargetSchema,
   hold: HoldSchema,
   holdPattern: HoldPatternSchema,
+  holdClass: HoldClassSchema,
   signs: SignsSchema,
   condition: ConditionSchema,
   fault: FaultSchema,

@@ -114,3 +114,9 @@ export const HoldPatternSchema = z.strictObject({
   at: GripPlaceSchema.optional(),
 });
 export type HoldPattern = z.infer<typeof HoldPatternSchema>;
+
+/** A class of holds over many positions ("far sleeve grips"): its near and far side go by each one's lead side. */
+export const HoldClassSchema = HoldPatternSchema.extend({
+  side: z.enum([...SideSchema.options, 'near', 'far']).optional(),
+});
+export type HoldClass = z.infer<typeof HoldClassSchema>;

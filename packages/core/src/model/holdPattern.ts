@@ -1,4 +1,4 @@
-import { CLOTH_PARTS, type Hold, type HoldPattern, type Target } from './hold.ts';
+import { CLOTH_PARTS, type Hold, type HoldClass, type HoldPattern, type Target } from './hold.ts';
 
 /** Whether a hold by the given player fits the pattern: every field of the pattern must match. */
 export function matchesPattern(hold: Hold, pattern: HoldPattern, by: 'own' | 'top' = 'own'): boolean {
@@ -11,6 +11,23 @@ export function matchesPattern(hold: Hold, pattern: HoldPattern, by: 'own' | 'to
     (pattern.part === undefined || pattern.part === target.part) &&
     (pattern.side === undefined || pattern.side === target.side) &&
     (pattern.at === undefined || pattern.at === target.at)
+  );
+}
+
+/** A class of holds as a pattern for a position. */
+export function patternOf({ side, ...rest }: HoldClass, leadSide: 'L' | 'R'): HoldPattern {
+  if (side === undefined) return rest;
+  if (side !== 'near' && side !== 'far') return { ...rest, side };
+  return { ...rest, side: (side === 'near') === (leadSide === 'R') ? 'R' : 'L' };
+}
+
+/** Whether all that fits one pattern fits the other one, too. */
+export function narrower(pattern: HoldPattern, wider: HoldPattern): boolean {
+  const { by: _, contacts, ...rest } = wider;
+  return (
+    (Object.keys(rest) as (keyof typeof rest)[]).every(
+      (key) => rest[key] === undefined || rest[key] === pattern[key],
+    ) && (contacts ?? []).every((contact) => pattern.contacts?.includes(contact))
   );
 }
 

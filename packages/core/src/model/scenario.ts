@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { HoldPatternSchema } from './hold.ts';
+import { HoldClassSchema } from './hold.ts';
 import { JointSchema } from './joint.ts';
 import { OutcomeSchema } from './outcome.ts';
 import {
@@ -23,7 +23,7 @@ export const ScenarioSchema = z.strictObject({
   submissionWorth: z.number().min(0).max(100).optional(),
   outcomeWorth: z.partialRecord(OutcomeSchema, z.number().min(-100).max(100)).default({}),
   forbiddenMoves: z.array(IdSchema).default([]),
-  forbiddenHolds: z.array(HoldPatternSchema).default([]),
+  forbiddenHolds: z.array(HoldClassSchema).default([]),
   forbiddenReactions: z.array(IdSchema).default([]),
   sparedJoints: z.array(JointSchema).default([]),
   chances: z.array(z.strictObject({ exchange: IdSchema, chance: ChanceSchema })).default([]),

@@ -1,10 +1,10 @@
 import { followSteps, type Moment } from '../body/followSteps.ts';
-import { translateHold } from '../body/translateApparel.ts';
+import { barePattern, translateHold } from '../body/translateApparel.ts';
 import { conditionWords, holdWords, patternWords, type WordContext } from '../body/words.ts';
 import { CONTACTS, type Contact } from '../model/contacts.ts';
 import type { Exchange } from '../model/exchange.ts';
 import type { HazardTag } from '../model/hazards.ts';
-import { CLOTH_PARTS, type Hold, type HoldPattern } from '../model/hold.ts';
+import { type Hold, type HoldPattern } from '../model/hold.ts';
 import { matchesPattern, sameHold } from '../model/holdPattern.ts';
 import type { Move, Step } from '../model/move.ts';
 import type { Fit } from '../model/notes.ts';
@@ -121,20 +121,6 @@ function exchangeFor({ move, exchanges, reaction }: MoveQuestion): Exchange | un
 
 const holdsOf = (moment: Moment, pattern: HoldPattern): Hold[] =>
   pattern.by === 'top' ? moment.topHolds : moment.holds;
-
-/** A pattern that asks for cloth, asking for what cloth grips become on a bare body. */
-function barePattern(pattern: HoldPattern): HoldPattern | undefined {
-  if (!pattern.part || !(CLOTH_PARTS as readonly string[]).includes(pattern.part)) return pattern;
-  const { at, ...rest } = pattern;
-  const { hold } = translateHold({
-    id: 'any',
-    contacts: ['handL'],
-    action: 'grip',
-    depth: 'deep',
-    target: { of: 'top', part: pattern.part, side: pattern.side ?? 'C', ...(at && { at }) },
-  });
-  return hold && { ...rest, part: hold.target.part, ...(pattern.side && { side: hold.target.side }) };
-}
 
 function stepsIn(apparel: Apparel, steps: readonly Step[]): { steps: readonly Step[]; lost: Hold[] } {
   if (apparel === 'gi') return { steps, lost: [] };

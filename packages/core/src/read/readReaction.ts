@@ -3,7 +3,7 @@ import { afterReaction } from '../body/afterReaction.ts';
 import type { Moment } from '../body/followSteps.ts';
 import { type LimbConflict, limbConflicts } from '../body/limbConflicts.ts';
 import { mirror, sided } from '../body/mirror.ts';
-import { type ApparelTranslation, translateApparel, translateHold } from '../body/translateApparel.ts';
+import { type ApparelTranslation, holdsWorn, translateApparel } from '../body/translateApparel.ts';
 import { wordContext } from '../body/words.ts';
 import type { Hold } from '../model/hold.ts';
 import { indexMap } from '../model/indexMap.ts';
@@ -156,8 +156,8 @@ function known(map: GuardMap, id: string, mirrored = false): Nearest {
 }
 
 function bareMoment(moment: Moment): Moment {
-  const bare = (holds: readonly Hold[]) => holds.flatMap((hold) => translateHold(hold).hold ?? []);
-  return { ...moment, holds: bare(moment.holds), topHolds: bare(moment.topHolds) };
+  const { holds, topHolds } = moment;
+  return { ...moment, holds: holdsWorn(holds, 'no-gi'), topHolds: holdsWorn(topHolds, 'no-gi') };
 }
 
 function reactionOf(map: GuardMap, reference: ReactionRef): Reaction {

@@ -1,4 +1,4 @@
-import type { HoldPattern } from '../model/hold.ts';
+import type { HoldClass } from '../model/hold.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { type MapSolution, solveMap } from './solveMap.ts';
@@ -48,5 +48,5 @@ export function dependence(
 }
 
 /** How much of the game is left without a class of holds. */
-export const holdDependence = (map: GuardMap, holds: HoldPattern, options: WeighOptions = {}): Dependence =>
+export const holdDependence = (map: GuardMap, holds: HoldClass, options: WeighOptions = {}): Dependence =>
   dependence(map, { forbiddenHolds: [holds] }, options);

@@ -1,8 +1,8 @@
-import { translateApparel } from '../body/translateApparel.ts';
+import { barePattern, holdsWorn, translateApparel } from '../body/translateApparel.ts';
 import { playable } from '../drill/playable.ts';
 import type { Exchange } from '../model/exchange.ts';
-import type { HoldPattern } from '../model/hold.ts';
-import { matchesPattern } from '../model/holdPattern.ts';
+import type { Hold, HoldClass, HoldPattern } from '../model/hold.ts';
+import { matchesPattern, narrower, patternOf } from '../model/holdPattern.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { Joint } from '../model/joint.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -28,9 +28,9 @@ export interface WeighOptions {
   submissionWorth?: number | undefined;
   outcomeWorth?: Partial<Record<Outcome, number>> | undefined;
   rest?: number | undefined;
-  /** Left out: moves by id, holds and all that rests on them by pattern, reactions by id. */
+  /** Left out: moves by id, holds and all that rests on them by class, reactions by id. */
   forbiddenMoves?: readonly string[] | undefined;
-  forbiddenHolds?: readonly HoldPattern[] | undefined;
+  forbiddenHolds?: readonly HoldClass[] | undefined;
   forbiddenReactions?: readonly string[] | undefined;
   /** Joints not to be loaded, on either side. */
   sparedJoints?: readonly Joint[] | undefined;
@@ -95,14 +95,16 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
   const spared = options.sparedJoints ?? [];
   const banned = new Set(options.forbiddenMoves);
   const silent = new Set(options.forbiddenReactions);
-  const patterns = options.forbiddenHolds ?? [];
   let discount = gamma(pace);
   const seen = (value: number) => {
     discount = Math.max(discount, value);
     return value;
   };
   const states = map.positions.map((position): GameState => {
-    const removed = !translateApparel(position, apparel).available || holdsAny(position.holds, patterns);
+    const patterns = (options.forbiddenHolds ?? []).map((one) => patternOf(one, position.leadSide));
+    const removed =
+      !translateApparel(position, apparel).available ||
+      holdsAny(holdsWorn(position.holds, apparel), patterns);
     const moves = removed
       ? []
       : index
@@ -111,7 +113,7 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
             (move) =>
               !banned.has(move.id) &&
               legality(move.hazards, options.rules).legal &&
-              !restsOn(move, patterns) &&
+              !restsOn(move, patterns, apparel) &&
               !loadsAny(move, spared),
           );
     return { position, removed, looks: position.looks.flatMap((look) => lookOf(position, look, moves)) };
@@ -181,24 +183,19 @@ function knownShares(
   return left > 0 ? shares.map((q) => q / left) : undefined;
 }
 
-const holdsAny = (holds: Position['holds'], patterns: readonly HoldPattern[]): boolean =>
+const holdsAny = (holds: readonly Hold[], patterns: readonly HoldPattern[]): boolean =>
   patterns.some((pattern) => holds.some((hold) => matchesPattern(hold, pattern, 'own')));
 
-/** Whether a move needs or takes a hold of a class. */
-function restsOn(move: Move, patterns: readonly HoldPattern[]): boolean {
+/** Whether a move needs or takes a hold of a class, as it is done in an apparel. */
+function restsOn(move: Move, patterns: readonly HoldPattern[], apparel: Apparel): boolean {
   if (patterns.length === 0) return false;
-  const takes = stepsOf(move).flatMap(({ take }) => take);
-  return (
-    holdsAny(takes, patterns) ||
-    patterns.some((pattern) =>
-      move.needsHolds.some(
-        (need) =>
-          need.by !== 'top' &&
-          (pattern.action === undefined || pattern.action === need.action) &&
-          (pattern.part === undefined || pattern.part === need.part),
-      ),
-    )
-  );
+  const takes = stepsOf(move).flatMap(({ take }) => holdsWorn(take, apparel));
+  if (holdsAny(takes, patterns)) return true;
+  const needs = move.needsHolds.flatMap((need) => {
+    const worn = apparel === 'gi' ? need : barePattern(need);
+    return need.by !== 'top' && worn ? [worn] : [];
+  });
+  return needs.some((need) => patterns.some((pattern) => narrower(need, pattern)));
 }
 
 /** The exchange for a reaction: in the house's variant where it has one, else the first written that can be played. */

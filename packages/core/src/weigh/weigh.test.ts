@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { parseMapFile } from '../formats/mapFile.ts';
 import { seeded } from '../game/seeded.ts';
+import type { HoldPattern } from '../model/hold.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
 import { twoByTwo } from '../test/twoByTwo.ts';
 import { bestChains } from './bestChains.ts';
@@ -151,6 +152,47 @@ describe('the value of a map', () => {
       'entry weight',
     );
     expect(() => solveMap(demo, { continuation: 1 })).toThrow('between 0 and 1');
+  });
+
+  it('knows near from far by the side that each position goes by', () => {
+    // Its one hold is on the right wrist: near where the near side is the right, far where it is the left.
+    for (const [leadSide, side] of [
+      ['R', 'near'],
+      ['L', 'far'],
+    ] as const) {
+      const map = twoByTwo(({ positions }) => Object.assign(positions![0]!, { leadSide }));
+      const other = side === 'near' ? 'far' : 'near';
+      expect(holdDependence(map, { part: 'wrist', side }).without).toBe(0);
+      expect(holdDependence(map, { part: 'wrist', side: other }).difference).toBe(0);
+    }
+  });
+
+  it('counts holds as they are worn: without a jacket a sleeve grip is one on the wrist', () => {
+    const map = twoByTwo(({ positions }) => {
+      Object.assign(positions![0]!.holds![0]!, {
+        target: { of: 'top', part: 'sleeve', side: 'R', at: 'cuff' },
+      });
+    });
+    const without = (part: 'sleeve' | 'wrist', apparel: 'gi' | 'no-gi') =>
+      holdDependence(map, { part }, { apparel }).without;
+    expect([without('sleeve', 'gi'), without('wrist', 'no-gi')]).toEqual([0, 0]);
+    expect(without('wrist', 'gi')).toBeCloseTo(0.92 * 0.45 * 4, 9);
+    expect(without('sleeve', 'no-gi')).toBeCloseTo(0.92 * 0.45 * 4, 9);
+  });
+
+  it('takes out a move that needs a hold of the class, and none that may be done with another', () => {
+    const needing = (need: HoldPattern) =>
+      twoByTwo(({ moves }) => {
+        moves![0]!.needsHolds = [need];
+      });
+    const without = (need: HoldPattern) =>
+      solveMap(needing(need), { forbiddenHolds: [{ action: 'grip', part: 'collar', side: 'near' }] }).entry;
+    expect(without({ action: 'grip', part: 'collar', side: 'R' })).toBeCloseTo(0.92 * 0.1 * 4, 9);
+    for (const need of [
+      { part: 'collar', side: 'R' },
+      { action: 'grip', part: 'collar' },
+    ] as const)
+      expect(without(need)).toBeCloseTo(0.92 * 0.45 * 4, 9);
   });
 
   it('depends on its holds: nothing is left of a game whose only hold is gone', () => {

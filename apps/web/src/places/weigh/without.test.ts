@@ -24,8 +24,22 @@ describe('what can be taken out of the game', () => {
     expect(names).toContain('hooks on the thigh');
     expect(names).toContain('feet placed on the hip');
     expect(names).toContain('presses on the shoulder');
-    expect(names.filter((name) => name.includes('sleeve'))).toEqual(['sleeve grips']);
+    expect(names.filter((name) => name.includes('sleeve'))).toEqual([
+      'sleeve grips',
+      'near sleeve grips',
+      'far sleeve grips',
+    ]);
+    expect(names).toContain('hooks on the far thigh');
     expect(new Set(names).size).toBe(names.length);
+  });
+
+  it('without one side of a class is worth no less than without the class', () => {
+    const classes = holdClassesOf(demo);
+    for (const { holds } of classes.filter(({ holds: { side } }) => side !== undefined)) {
+      const { side: _, ...whole } = holds;
+      const without = (forbidden: typeof holds) => solveMap(demo, { forbiddenHolds: [forbidden] }).entry;
+      expect(without(holds)).toBeGreaterThanOrEqual(without(whole) - 1e-9);
+    }
   });
 
   it('adds up, each thing once, and only costs bottom what is bottom’s', () => {

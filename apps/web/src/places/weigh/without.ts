@@ -1,4 +1,4 @@
-import { type GuardMap, type HoldPattern, indexMap, type WhatIf } from '@aftersquall/core';
+import { type GuardMap, type HoldClass, indexMap, type WhatIf } from '@aftersquall/core';
 import type { Choice } from '../../components/fields/SelectField.tsx';
 import type { Changes } from '../../store/whatIf.ts';
 import { holdClassesOf, holdClassName } from './holdClasses.ts';
@@ -26,7 +26,7 @@ export function withoutTaken(whatIf: WhatIf, choice: string): Partial<Changes> {
   const [kind, ...rest] = choice.split(' ');
   const what = rest.join(' ');
   if (kind === 'holds') {
-    const holds = JSON.parse(what) as HoldPattern;
+    const holds = JSON.parse(what) as HoldClass;
     const others = whatIf.forbiddenHolds.filter((pattern) => JSON.stringify(pattern) !== what);
     return { forbiddenHolds: [...others, holds] };
   }
