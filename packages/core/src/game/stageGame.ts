@@ -16,18 +16,28 @@ export function stageGame(
   column: Float64Array,
 ): number {
   let maximin = Number.NEGATIVE_INFINITY;
+  let lowest = Number.POSITIVE_INFINITY;
   let best = 0;
   for (let i = 0; i < m; i++) {
     let least = Number.POSITIVE_INFINITY;
     for (let k = i * n; k < (i + 1) * n; k++) if (a[k]! < least) least = a[k]!;
+    if (least < lowest) lowest = least;
     if (least > maximin) {
       maximin = least;
       best = i;
     }
   }
+  let minimax = Number.POSITIVE_INFINITY;
+  let highest = Number.NEGATIVE_INFINITY;
+  let first = 0;
   for (let j = 0; j < n; j++) {
     let most = Number.NEGATIVE_INFINITY;
     for (let k = j; k < m * n; k += n) if (a[k]! > most) most = a[k]!;
+    if (most > highest) highest = most;
+    if (most < minimax) {
+      minimax = most;
+      first = j;
+    }
     if (most > maximin) continue;
     // A saddle point: least in its row and most in its column.
     row.fill(0, 0, m);
@@ -40,7 +50,7 @@ export function stageGame(
     const value = m === 2 ? twoRows(a, n, 1, n, 1, row, column) : -twoRows(a, 1, 2, m, -1, column, row);
     if (!Number.isNaN(value)) return value;
   }
-  return simplex(a, m, n, row, column);
+  return simplex(a, m, n, lowest, highest - lowest, first, row, column);
 }
 
 /**
@@ -106,21 +116,26 @@ let label = new Int32Array(0);
 /**
  * The column player's linear program, max Σq with Bq ≤ 1 over payoffs scaled to [1, 2], in a condensed tableau (rows are
  * the basic variables, columns the others); the row mix is its dual. Variables are columns 0…n − 1, then slacks.
+ * @param lowest the least payoff
+ * @param range from there to the greatest one, above 0
+ * @param first the column to begin with: all are as steep, and the one with the least best row brings most
  */
-function simplex(a: Float64Array, m: number, n: number, row: Float64Array, column: Float64Array): number {
+function simplex(
+  a: Float64Array,
+  m: number,
+  n: number,
+  lowest: number,
+  range: number,
+  first: number,
+  row: Float64Array,
+  column: Float64Array,
+): number {
   const width = n + 1;
   if (tableau.length < (m + 1) * width) tableau = new Float64Array(2 * (m + 1) * width);
   if (label.length < m + n) label = new Int32Array(2 * (m + n));
   const t = tableau;
-  let least = a[0]!;
-  let most = a[0]!;
-  for (let k = 1; k < m * n; k++) {
-    if (a[k]! < least) least = a[k]!;
-    if (a[k]! > most) most = a[k]!;
-  }
-  const range = most - least || 1;
   for (let i = 0; i < m; i++) {
-    for (let j = 0; j < n; j++) t[i * width + j] = 1 + (a[i * n + j]! - least) / range;
+    for (let j = 0; j < n; j++) t[i * width + j] = 1 + (a[i * n + j]! - lowest) / range;
     t[i * width + n] = 1;
   }
   const objective = m * width;
@@ -128,20 +143,8 @@ function simplex(a: Float64Array, m: number, n: number, row: Float64Array, colum
   t[objective + n] = 0;
   for (let k = 0; k < m + n; k++) label[k] = k;
 
-  for (let step = 0; step < 50 * (m + n); step++) {
-    // The steepest column at first; after a while the one of the least variable, which never turns in a circle (Bland 1977).
-    const bland = step > 8 * (m + n);
-    let enter = -1;
-    let steepest = -TINY;
-    for (let j = 0; j < n; j++) {
-      const slope = t[objective + j]!;
-      if (slope >= -TINY) continue;
-      if (bland ? enter < 0 || label[j]! < label[enter]! : slope < steepest) {
-        enter = j;
-        steepest = slope;
-      }
-    }
-    if (enter < 0) break;
+  let enter = first;
+  for (let step = 1; enter >= 0 && step <= 50 * (m + n); step++) {
     let leave = -1;
     let ratio = Number.POSITIVE_INFINITY;
     for (let i = 0; i < m; i++) {
@@ -158,6 +161,19 @@ function simplex(a: Float64Array, m: number, n: number, row: Float64Array, colum
     const out = label[n + leave]!;
     label[n + leave] = label[enter]!;
     label[enter] = out;
+
+    // The steepest column at first; after a while the one of the least variable, which never turns in a circle (Bland 1977).
+    const bland = step > 8 * (m + n);
+    enter = -1;
+    let steepest = -TINY;
+    for (let j = 0; j < n; j++) {
+      const slope = t[objective + j]!;
+      if (slope >= -TINY) continue;
+      if (bland ? enter < 0 || label[j]! < label[enter]! : slope < steepest) {
+        enter = j;
+        steepest = slope;
+      }
+    }
   }
   row.fill(0, 0, m);
   column.fill(0, 0, n);
@@ -171,16 +187,16 @@ function simplex(a: Float64Array, m: number, n: number, row: Float64Array, colum
 /** A basic and another variable change places. */
 function exchange(t: Float64Array, m: number, width: number, leave: number, enter: number): void {
   const base = leave * width;
+  const end = base + width;
   const turn = 1 / t[base + enter]!;
-  for (let j = 0; j < width; j++) t[base + j] = t[base + j]! * turn;
+  for (let k = base; k < end; k++) t[k] = t[k]! * turn;
   t[base + enter] = turn;
-  for (let i = 0; i <= m; i++) {
-    if (i === leave) continue;
-    const line = i * width;
+  for (let line = 0; line <= m * width; line += width) {
+    if (line === base) continue;
     const factor = t[line + enter]!;
     if (factor === 0) continue;
-    for (let j = 0; j < width; j++) t[line + j] = t[line + j]! - factor * t[base + j]!;
-    t[line + enter] = -factor * turn;
+    t[line + enter] = 0;
+    for (let k = base, at = line; k < end; k++, at++) t[at] = t[at]! - factor * t[k]!;
   }
 }
 
