@@ -53,3 +53,46 @@ test('posts, lean and push change the answer; two set-ups stand side by side', a
   await page.keyboard.press('Enter');
   await expect(page.getByText('From 1.2 to 2.2 m.')).toBeVisible();
 });
+
+test('what top did changes the set-up, and the map says who can still post', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/balance`);
+  await page.getByLabel('Sweep', { exact: true }).selectOption('Over-under sweep');
+  await expect(page).toHaveURL(/move=over-under-sweep/);
+  const posts = page.getByRole('group', { name: 'Posts' });
+  const head = posts.getByRole('group', { name: 'head' });
+  const answer = page.getByRole('region', { name: 'What it takes' });
+  await expect(answer.locator('.sweep-verdict')).toContainText('Over-under sweep');
+  const late = await answer.innerText();
+  await page.getByLabel('What top did').selectOption({ value: 'smother-hooks' });
+  await expect(page).toHaveURL(/met=smother-hooks/);
+  await expect(answer).not.toHaveText(late, { useInnerText: true });
+  await head.getByRole('button', { name: 'taken' }).click();
+  await expect(head.getByRole('button', { name: 'taken' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Begin again' }).click();
+  await expect(head.getByRole('button', { name: 'free' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByLabel('Stance')).toHaveValue('all-fours');
+  await page.getByRole('link', { name: 'to the move' }).click();
+  await expect(page.getByRole('complementary', { name: 'The move' })).toBeVisible();
+});
+
+test('a body table and a heavier top ask for more pull', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/kelpwick/balance`);
+  const answer = page.getByRole('region', { name: 'What it takes' });
+  const pull = async () => Number(/([\d]+) N/.exec(await answer.innerText())?.[1] ?? 0);
+  await expect.poll(pull).toBeGreaterThan(0);
+  const usual = await pull();
+  await page.getByLabel('Weight').fill('100');
+  await page.keyboard.press('Enter');
+  // Statics: the force goes with the weight.
+  await expect.poll(pull).toBeGreaterThan(usual);
+  expect(Math.abs((await pull()) / usual - 100 / 75)).toBeLessThan(0.02);
+  await page.getByLabel('Weight').fill('heavy');
+  await page.keyboard.press('Enter');
+  await expect(answer.page().getByText(/^From \d+ to \d+ kg\.$/)).toBeVisible();
+  const heavy = await pull();
+  await page
+    .getByRole('group', { name: 'Body table' })
+    .getByRole('button', { name: 'women', exact: true })
+    .click();
+  await expect.poll(pull).not.toBe(heavy);
+});

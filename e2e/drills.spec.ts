@@ -57,3 +57,69 @@ test('blocks are dragged into another order, also by keyboard', async ({ page, d
   await page.reload();
   await expect(blocks.nth(1)).toHaveAttribute('aria-label', before[0]!);
 });
+
+test('without the jacket what needs it is left out, and one side takes half the time', async ({
+  page,
+  demo,
+}) => {
+  const total = async () => {
+    const text = await page.getByText(/^\d+:\d\d of 30:00$/).textContent();
+    const [minutes, seconds] = text!.split(' ')[0]!.split(':').map(Number);
+    return minutes! * 60 + seconds!;
+  };
+  await page.goto(`${demo.url}/kelpwick/drills?goal=cross-choke--strip-collar,cross-choke--posture-up`);
+  await expect(page.getByText('2 exchanges to cover')).toBeVisible();
+  await page.getByLabel('Minutes').fill('30');
+  await page.getByRole('button', { name: 'No-gi' }).click();
+  await page.getByRole('button', { name: 'Build the class' }).click();
+  await expect(
+    page.getByRole('status').filter({ hasText: 'are not played no-gi and were left out' }),
+  ).toBeVisible();
+  await expect(page.getByText('Nothing fits into 30 minutes.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'New class' }).click();
+  await page.getByLabel('Minutes').fill('30');
+  await page.getByRole('button', { name: 'Gi', exact: true }).click();
+  await page.getByLabel('All of Triangle locked').check();
+  await page.getByRole('button', { name: 'Build the class' }).click();
+  const block = page.getByRole('list').getByRole('listitem').first();
+  await expect(block).toBeVisible();
+  const both = await total();
+  await block
+    .getByRole('group', { name: /^Sides of/ })
+    .getByRole('button', { name: 'One' })
+    .click();
+  await expect.poll(total).toBeLessThan(both);
+  await page.getByRole('button', { name: 'Add water' }).click();
+  const water = page.getByRole('listitem', { name: 'Water' }).last();
+  await water.getByLabel('Seconds').fill('90');
+  await page.keyboard.press('Enter');
+  await expect(water.getByLabel('Seconds')).toHaveValue('90');
+  const wet = await total();
+  await water.getByRole('button', { name: 'Take out: Water' }).click();
+  await expect.poll(total).toBe(wet - 90);
+});
+
+test('a class changed in two places keeps both versions until one is chosen', async ({
+  page,
+  demo,
+  request,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/drills/tuesday`);
+  await expect(page.getByLabel('Name')).toHaveValue(/^Tuesday/);
+  const address = `${demo.url}/api/classes/tuesday`;
+  const stored = await (await request.get(address)).json();
+  const put = await request.put(address, {
+    data: { ...stored, plan: { ...stored.plan, name: 'Tuesday, theirs' } },
+  });
+  expect(put.ok()).toBe(true);
+  const rename = async (name: string) => {
+    await page.getByLabel('Name').fill(name);
+    await page.getByLabel('Name').press('Enter');
+  };
+  await rename('Tuesday, mine');
+  await expect(page.getByText('Theirs: “Tuesday, theirs”')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  expect((await (await request.get(address)).json()).plan.name).toBe('Tuesday, mine');
+});

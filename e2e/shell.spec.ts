@@ -112,3 +112,35 @@ test('keys go by what they write: on a keyboard with Z and Y the other way round
   await press('?', 'Minus', { shiftKey: true });
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
+
+test('an address with what is not there any more still shows its place', async ({ page, demo }) => {
+  const broken: string[] = [];
+  page.on('pageerror', ({ message }) => broken.push(message));
+  for (const address of [
+    'map?sel=position.gone',
+    'map?sel=exchange.gone&pane=findings',
+    'map?sel=nonsense&system=gone&level=gone&wear=gone',
+    'map?view=board&cell=gone.gone',
+    'map?view=nowhere&pane=nowhere',
+    'read?at=gone&met=gone&side=gone',
+    'read?at=collar-sleeve&met=gone&as=top',
+    'read?by=holds&met=posture-up&as=top',
+    'read?at=collar-sleeve&met=~posture-up&trail=gone,cross-choke--posture-up',
+    'weigh?at=gone&see=gone',
+    'weigh?at=gone&see=ends&as=top',
+    'weigh?at=gone&see=chains',
+    'weigh?at=gone&see=opponent',
+    'balance?move=gone&met=gone',
+    'balance?move=collar-drag&met=~gone',
+    'drills?goal=gone,gone',
+    'drills/gone',
+    'mat/gone',
+  ]) {
+    await page.goto(`${demo.url}/kelpwick/${address}`);
+    await expect(page.getByRole('heading').first(), address).toBeVisible();
+    await expect(page.getByText('This place could not be shown'), address).toHaveCount(0);
+    if (address.startsWith('weigh'))
+      await expect(page.getByRole('status').filter({ hasText: /^Weighed$/ }), address).toBeAttached();
+  }
+  expect(broken).toEqual([]);
+});

@@ -406,3 +406,41 @@ test('an ending can be made worth less than nothing, and too much is refused in 
   await passed.press('Enter');
   await expect.poll(() => entry(page)).toBe(before);
 });
+
+test('habits can be scaled, forgotten and held by a what-if; an opponent comes back', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/kelpwick/weigh?see=opponent&at=collar-sleeve`);
+  await weighed(page);
+  await page.getByLabel('Opponent', { exact: true }).selectOption('Sedge');
+  const look = page.getByRole('form', { name: 'Pull on the collar' });
+  const inputs = look.getByRole('spinbutton');
+  await expect(inputs.nth(0)).toHaveValue('30');
+  await inputs.nth(1).fill('10');
+  await expect(look.getByRole('alert')).toHaveText('These add up to 50 %: 50 % too little.');
+  await look.getByRole('button', { name: 'Scale to 100 %' }).click();
+  await expect(inputs.nth(0)).toHaveValue('60');
+  await expect(inputs.nth(1)).toHaveValue('20');
+  await look.getByRole('button', { name: 'Not known' }).click();
+  await expect(inputs.nth(0)).toHaveValue('');
+  await expect(look.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  await inputs.nth(2).fill('-1');
+  await expect(look.getByRole('alert')).toHaveText('Give numbers from 0 up.');
+
+  await page.getByRole('button', { name: 'Keep', exact: true }).first().click();
+  await page.getByLabel('Name', { exact: true }).fill('Against Sedge');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Remove Sedge' }).click();
+  await expect(page.getByText('A what-if is kept about Sedge: remove that first.')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove the what-if “Against Sedge”' }).click();
+  await page.getByLabel('Opponent', { exact: true }).selectOption('Sedge');
+  await page.getByRole('button', { name: 'Remove Sedge' }).click();
+  await expect(
+    page.getByLabel('Opponent', { exact: true }).getByRole('option', { name: 'Sedge' }),
+  ).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(
+    page.getByLabel('Opponent', { exact: true }).getByRole('option', { name: 'Sedge' }),
+  ).toHaveCount(1);
+});

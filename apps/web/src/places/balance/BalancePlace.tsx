@@ -48,9 +48,8 @@ export function BalancePlace() {
   const index = indexMap(map);
   const move = index.move.get(params.get('move') ?? '');
   const met = params.get('met') ?? 'none';
-  const [state, setState] = useState<BalanceState>(() =>
-    move ? stateOfSweep(map, move, reactionOf(met), STARTING) : STARTING,
-  );
+  const begun = () => (move ? stateOfSweep(map, move, reactionOf(met), STARTING) : STARTING);
+  const [state, setState] = useState<BalanceState>(begun);
   const [beside, setBeside] = useState<BalanceState>();
   const change = (changes: Partial<BalanceState>) => setState((old) => ({ ...old, ...changes }));
   useEffect(() => {
@@ -118,7 +117,7 @@ export function BalancePlace() {
         >
           <Columns2 size={15} aria-hidden /> {beside ? 'End the comparison' : 'Keep this beside'}
         </button>
-        <button type="button" className="btn btn-sm btn-plain" onClick={() => setState(STARTING)}>
+        <button type="button" className="btn btn-sm btn-plain" onClick={() => setState(begun())}>
           <RotateCcw size={15} aria-hidden /> Begin again
         </button>
       </header>
