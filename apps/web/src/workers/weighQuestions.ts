@@ -1,8 +1,8 @@
 import type { Dependence, GuardMap, Outcome, StakedHole, TakenAway, WeighOptions } from '@aftersquall/core';
 import { proxy, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { MapWeigher } from './mapWeigher.ts';
 import { type Engine, startWeigher } from './weigher.ts';
-import type { Weigher } from './weigher.worker.ts';
 
 /** Something to be taken away, in words. */
 export interface Away {
@@ -53,7 +53,7 @@ export function useDependence(map: GuardMap, options: WeighOptions) {
 const SETTLED = 250;
 
 /** Asks a worker of its own once the question has settled; undefined until it has answered. */
-function useAnswer<T>(map: GuardMap, ask: (remote: Remote<Weigher>) => Promise<T>): T | undefined {
+function useAnswer<T>(map: GuardMap, ask: (remote: Remote<MapWeigher>) => Promise<T>): T | undefined {
   const [answer, setAnswer] = useState<T>();
   useEffect(() => {
     let engine: Engine | undefined;
