@@ -1,4 +1,11 @@
-import { type GuardMap, type Hold, type HoldClass, matchesPattern, patternOf } from '@aftersquall/core';
+import {
+  type GuardMap,
+  type Hold,
+  type HoldClass,
+  indexMap,
+  matchesPattern,
+  patternOf,
+} from '@aftersquall/core';
 
 export interface NamedHolds {
   name: string;
@@ -24,36 +31,44 @@ const USED = 2;
 const same = (a: HoldClass, b: HoldClass) => JSON.stringify(a) === JSON.stringify(b);
 
 /**
- * The usual classes, and the map's own: each hold on each part of the body that several positions use; of a class that
- * is used on the near and on the far side, each side too.
+ * The classes of holds that the map uses: the usual ones, each hold on each part of the body that several positions use,
+ * and of all of these the near and the far side. Of classes that are the same holds here only the first is asked about.
  */
 export function holdClassesOf(map: GuardMap): NamedHolds[] {
-  const used = (holds: HoldClass) =>
-    map.positions.filter(({ holds: held, leadSide }) =>
-      held.some((hold) => matchesPattern(hold, patternOf(holds, leadSide))),
-    ).length;
+  const { position: positions } = indexMap(map);
+  const held = [
+    ...map.positions.map(({ holds, leadSide }) => ({ holds, leadSide })),
+    ...map.moves.map((move) => ({
+      holds: move.steps.flatMap(({ take }) => take),
+      leadSide: positions.get(move.position)?.leadSide ?? 'R',
+    })),
+  ];
+  const known = new Set<string>();
   return [...USUAL.map(({ holds }) => holds), ...ownClasses(map)]
-    .flatMap((holds) => {
-      const sides = (['near', 'far'] as const).map((side): HoldClass => ({ ...holds, side }));
-      return [holds, ...(sides.every((side) => used(side) > 0) ? sides : [])];
+    .flatMap((holds): HoldClass[] => [holds, { ...holds, side: 'near' }, { ...holds, side: 'far' }])
+    .filter((holds) => {
+      const fitting = held.flatMap(({ holds: list, leadSide }) => {
+        const pattern = patternOf(holds, leadSide);
+        return list.map((hold) => Number(matchesPattern(hold, pattern)));
+      });
+      const key = fitting.join('');
+      if (!fitting.includes(1) || known.has(key)) return false;
+      known.add(key);
+      return true;
     })
     .map((holds) => ({ name: holdClassName(holds), holds }));
 }
 
-/** Holds on a part of the body that several positions use and no usual class names. */
+/** Holds on a part of the body that several positions use; cloth is asked about whole. */
 function ownClasses(map: GuardMap): HoldClass[] {
   const kind = ({ action, target }: Hold) => JSON.stringify({ action, part: target.part });
   const count = new Map<string, number>();
   for (const { holds } of map.positions)
     for (const key of new Set(holds.map(kind))) count.set(key, (count.get(key) ?? 0) + 1);
-  const all = [...count.keys()].map((key) => JSON.parse(key) as HoldClass);
-  return all.filter((holds) => {
-    if (count.get(JSON.stringify(holds))! < USED) return false;
-    // Cloth is asked about whole, and so is an action that knows one part only.
-    if (USUAL.some(({ holds: { part } }) => part !== undefined && part === holds.part)) return false;
-    const parts = all.filter(({ action }) => action === holds.action).length;
-    return parts > 1 || !USUAL.some(({ holds: usual }) => usual.action === holds.action);
-  });
+  const all = [...count].flatMap(([key, times]) => (times >= USED ? [JSON.parse(key) as HoldClass] : []));
+  return all.filter(
+    ({ part }) => !USUAL.some(({ holds }) => holds.part !== undefined && holds.part === part),
+  );
 }
 
 /** "hooks on the far thigh", "near sleeve grips". */
