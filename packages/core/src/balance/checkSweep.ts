@@ -109,14 +109,12 @@ function words(
 ): string {
   const context = wordContext(position);
   const holding = [...new Set(held.map(({ hold }) => holdWords(hold, context)))];
-  const because = holding.length > 0 ? `: ${joinWords(holding)}` : '';
+  const already = holding.length > 0 ? ` Held already: ${joinWords(holding)}.` : '';
   const posts = joinWords(free.map(({ contact }) => `top's ${contactName(contact)}`));
-  if (weakest) {
-    return free.length > 0
-      ? `As weak as top gets, though ${posts} can still come down there${because}.`
-      : `Where top is weakest${because}.`;
-  }
+  if (weakest && free.length === 0)
+    return holding.length > 0 ? `Where top is weakest: ${joinWords(holding)}.` : 'Where top is weakest.';
+  if (weakest) return `As weak as top gets, though ${posts} can still come down there.${already}`;
   return free.length > 0
-    ? `Top is weaker elsewhere: ${posts} can still come down on this side${because}.`
-    : `Top is weaker elsewhere${because}.`;
+    ? `Top is weaker elsewhere: ${posts} can still come down on this side.${already}`
+    : `Top is weaker elsewhere.${already}`;
 }
