@@ -5,6 +5,7 @@ import { parseMapFile } from '../formats/mapFile.ts';
 import { seeded } from '../game/seeded.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Tendency } from '../model/opponent.ts';
+import { OUTCOMES } from '../model/outcome.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
 import { bigMap } from '../test/bigMap.ts';
 import { resolveHoles } from './findHoles.ts';
@@ -20,6 +21,8 @@ const demo = parseMapFile(
 const SEEDS = [1, 2, 3, 4, 5, 6];
 const crowd = (seed: number) => bigMap({ positions: 24 + 6 * seed, reactions: 8 + seed, seed });
 const maps = [demo, ...SEEDS.map(crowd)];
+/** A scale on which nothing scores. */
+const ZERO = { sweep: 0, 'top-guard': 0, 'knee-on-belly': 0, mount: 0, back: 0, pass: 0, takedown: 0 };
 /** Values agree to what the residual promises. */
 const CLOSE = 1e-7;
 
@@ -73,8 +76,48 @@ describe('whatever the map', () => {
         moves: map.moves.map((move) => mirror('move', move)),
         exchanges: map.exchanges.map((exchange) => mirror('exchange', exchange)),
       };
-      const [here, there] = [solveMap(map), solveMap(turned)];
-      for (const [s, value] of here.values.entries()) expect(there.values[s]).toBeCloseTo(value, 6);
+      // Near stays near, and far stays far.
+      for (const forbiddenHolds of [
+        [],
+        [{ part: 'sleeve', side: 'near' }],
+        [{ action: 'hook', side: 'far' }],
+        [{ action: 'grip', side: 'near' }],
+      ] as const) {
+        const [here, there] = [solveMap(map, { forbiddenHolds }), solveMap(turned, { forbiddenHolds })];
+        for (const [s, value] of here.values.entries()) expect(there.values[s]).toBeCloseTo(value, 6);
+      }
+    }
+  });
+
+  it('an ending or a wait that is worth more never makes a position worth less', () => {
+    for (const map of maps.slice(0, 4)) {
+      const whole = solveMap(map);
+      const better: WeighOptions[] = [
+        ...OUTCOMES.map((outcome) => ({ outcomeWorth: { [outcome]: 0.75 } })),
+        { rest: 0.4 },
+        { rest: 1.5 },
+      ];
+      for (const options of better) {
+        const { values } = solveMap(map, options, whole.values);
+        for (const [s, value] of whole.values.entries())
+          expect(values[s], JSON.stringify(options)).toBeGreaterThanOrEqual(value - CLOSE);
+      }
+    }
+  });
+
+  it('where only the back counts, more time brings no less of it', () => {
+    for (const map of maps.slice(0, 3)) {
+      // With nothing but a reward for the back, more time can only bring more of it.
+      const only = Object.fromEntries(OUTCOMES.map((outcome) => [outcome, outcome === 'back' ? 1 : 0]));
+      const rules = { ...SHIPPED_PROFILES[0]!, points: ZERO };
+      const worth = (continuation: number) =>
+        solveMap(map, { rules, submissionWorth: 0, outcomeWorth: only, continuation, apparel: 'gi' });
+      const [short, long] = [worth(0.85), worth(0.95)];
+      for (const [s, value] of short.values.entries()) {
+        expect(long.values[s]).toBeGreaterThanOrEqual(value - CLOSE);
+        expect(value).toBeGreaterThanOrEqual(0);
+        expect(value).toBeLessThanOrEqual(1 + CLOSE);
+      }
     }
   });
 
