@@ -1,4 +1,5 @@
 import {
+  type GuardMap,
   openWeighing,
   planFor,
   printWeighingSheet,
@@ -18,22 +19,26 @@ import { MapsService } from '../maps/maps.service.ts';
 export class WeighingService {
   constructor(private readonly maps: MapsService) {}
 
-  /** A map that cannot be weighed is refused with the sentence that says why. */
   async weigh(id: string, whatIf: WhatIf): Promise<Weighing> {
     const { map } = await this.maps.get(id);
-    try {
-      const options = scenarioOptions(map, whatIf, SHIPPED_PROFILES);
-      const weighed = weighedUp(map, options);
-      const solution = planFor(weighed, options.trust);
-      return { ...openWeighing(map, weighed, solution), holes: resolveHoles(solution) };
-    } catch (error) {
-      if (!(error instanceof RangeError)) throw error;
-      throw new UnprocessableEntityException({ message: `The map cannot be weighed: ${error.message}.` });
-    }
+    return weighed(map, whatIf);
   }
 
   async sheet(id: string, sheet: WeighingSheet, whatIf: WhatIf): Promise<string> {
-    const weighing = await this.weigh(id, whatIf);
-    return printWeighingSheet((await this.maps.get(id)).map, weighing, sheet);
+    const { map } = await this.maps.get(id);
+    return printWeighingSheet(map, weighed(map, whatIf), sheet);
+  }
+}
+
+/** A map that cannot be weighed is refused with the sentence that says why. */
+function weighed(map: GuardMap, whatIf: WhatIf): Weighing {
+  try {
+    const options = scenarioOptions(map, whatIf, SHIPPED_PROFILES);
+    const up = weighedUp(map, options);
+    const solution = planFor(up, options.trust);
+    return { ...openWeighing(map, up, solution), holes: resolveHoles(solution) };
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    throw new UnprocessableEntityException({ message: `The map cannot be weighed: ${error.message}.` });
   }
 }

@@ -5,8 +5,8 @@ import { referencesOf } from './references.ts';
 
 /**
  * One undoable command that removes a thing together with whatever cannot stand without it: a position's moves,
- * a move's exchanges, exchanges that lead to it, chains through them; mentions that can be dropped (a system on a position, a
- * reaction on a look, a drift, a prerequisite, a habit of an opponent) are dropped.
+ * a move's exchanges, exchanges that lead to it, chains through them; mentions that can be dropped (a system on a
+ * position, a reaction on a look, a drift, a prerequisite, a habit of an opponent) are dropped.
  */
 export function removeWithUsers(map: GuardMap, kind: EntityKind, id: string): Command {
   const gone = new Set([`${kind}/${id}`]);
