@@ -62,9 +62,9 @@ interface Chain {
 /**
  * A class from chosen exchanges: they are covered by the cheapest chains; every chain becomes a block (an
  * `answer` where it is one exchange), after a `setup` block for its first grips where it has any that were not
- * drilled yet. Chains come in the order of the positions they start from. All chains get the same number of reps, the most that fit; then single chains get one more, in
- * order, while time is left. If not all fit with `leastReps`, the chains that cover the most chosen exchanges
- * stay (`chooseWithin`) and the rest is left over.
+ * drilled yet. Chains come in the order of the positions they start from. All chains get the same number of reps, the
+ * most that fit; then single chains get one more, in order, while time is left. If not all fit with `leastReps`, the
+ * chains that cover the most chosen exchanges stay (`chooseWithin`) and the rest is left over.
  */
 export function planClass(request: ClassRequest): PlannedClass {
   const { map, apparel } = request;
