@@ -1,12 +1,24 @@
 import fc from 'fast-check';
+import { type Chain, ChainSchema } from '../model/chain.ts';
 import { CONTACTS } from '../model/contacts.ts';
 import type { Exchange } from '../model/exchange.ts';
-import { DEPTHS, HOLD_ACTIONS, type Hold, type HoldPattern, PARTS, type Target } from '../model/hold.ts';
+import {
+  DEPTHS,
+  HOLD_ACTIONS,
+  type Hold,
+  type HoldClass,
+  type HoldPattern,
+  PARTS,
+  type Target,
+} from '../model/hold.ts';
+import { JOINTS } from '../model/joint.ts';
 import { emptyMap, type GuardMap } from '../model/map.ts';
 import { MOVE_KINDS, type Move, MoveSchema } from '../model/move.ts';
+import { type Opponent, OpponentSchema } from '../model/opponent.ts';
 import { type Landing, OUTCOMES } from '../model/outcome.ts';
 import { type Position, PositionSchema } from '../model/position.ts';
 import { REACTION_GROUPS, type Reaction, ReactionSchema } from '../model/reaction.ts';
+import { type Scenario, ScenarioSchema } from '../model/scenario.ts';
 import { FACET_NAMES, FACETS, type Signs } from '../model/signs.ts';
 
 const side = fc.constantFrom('L' as const, 'R' as const, 'C' as const);
@@ -49,6 +61,15 @@ export const pattern: fc.Arbitrary<HoldPattern> = fc.record(
   { requiredKeys: [] },
 );
 
+const holdClass: fc.Arbitrary<HoldClass> = fc.record(
+  {
+    action: fc.constantFrom(...HOLD_ACTIONS),
+    part: fc.constantFrom(...PARTS),
+    side: fc.constantFrom('near' as const, 'far' as const, 'L' as const, 'C' as const),
+  },
+  { requiredKeys: ['part'] },
+);
+
 export const signs: fc.Arbitrary<Signs> = fc
   .uniqueArray(fc.constantFrom(...FACET_NAMES), { maxLength: 6 })
   .chain((facets) =>
@@ -73,7 +94,7 @@ export const reaction = (id: string): fc.Arbitrary<Reaction> =>
     })
     .map((value) => ReactionSchema.parse({ id, ...value }));
 
-/** A small map whose references all resolve: up to 5 positions, 6 moves, 8 exchanges, 3 reactions. */
+/** A small map whose references all resolve: up to 5 positions, 6 moves, 8 exchanges, 3 reactions, and what hangs on them. */
 export const guardMap: fc.Arbitrary<GuardMap> = fc
   .record({
     positions: fc.integer({ min: 1, max: 5 }),
@@ -150,4 +171,68 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
           exchanges: parts.exchanges.map((exchange, i) => ({ id: `e${i}`, ...exchange })),
         }),
       );
-  });
+  })
+  .chain((map) =>
+    fc
+      .record({ chains: chains(map), opponents: opponents(map) })
+      .map((more): GuardMap => ({ ...map, ...more })),
+  )
+  .chain((map) => scenarios(map).map((all): GuardMap => ({ ...map, scenarios: all })));
+
+/** Some of the ids of a list. */
+const someOf = (list: readonly { id: string }[]) => fc.subarray(list.map(({ id }) => id));
+
+const chains = ({ exchanges }: GuardMap): fc.Arbitrary<Chain[]> =>
+  exchanges.length === 0
+    ? fc.constant([])
+    : fc
+        .array(fc.array(fc.constantFrom(...exchanges.map(({ id }) => id)), { minLength: 1, maxLength: 3 }), {
+          maxLength: 2,
+        })
+        .map((all) =>
+          all.map((ids, i) => ChainSchema.parse({ id: `c${i}`, name: `Chain ${i}`, exchanges: ids })),
+        );
+
+/** One opponent with a habit in some of the looks that have reactions. */
+const opponents = ({ positions, reactions }: GuardMap): fc.Arbitrary<Opponent[]> =>
+  reactions.length === 0
+    ? fc.constant([])
+    : fc
+        .record({
+          known: someOf(positions),
+          parts: fc.array(fc.integer({ min: 0, max: 9 }), {
+            minLength: reactions.length,
+            maxLength: reactions.length,
+          }),
+        })
+        .map(({ known, parts }) => {
+          const sum = parts.reduce((a, b) => a + b, 0);
+          const shares = reactions.map(({ id }, i) => ({
+            id,
+            share: sum > 0 ? parts[i]! / sum : Number(i === 0),
+          }));
+          const tendencies = known.map((position) => ({ position, look: 'look', reactions: shares }));
+          return [OpponentSchema.parse({ id: 'o', alias: 'Wren', tendencies })];
+        });
+
+/** A what-if of any kind. */
+const scenarios = (map: GuardMap): fc.Arbitrary<Scenario[]> =>
+  fc
+    .record(
+      {
+        apparel: fc.constantFrom('gi' as const, 'no-gi' as const),
+        continuation: fc.constantFrom(0.8, 0.92, 0.97),
+        rest: fc.integer({ min: -20, max: 20 }).map((n) => n / 10),
+        submissionWorth: fc.integer({ min: 0, max: 20 }),
+        outcomeWorth: fc.constantFrom({}, { passed: -2 }, { back: 3, neutral: 0.5 }),
+        forbiddenMoves: someOf(map.moves),
+        forbiddenHolds: fc.array(holdClass, { maxLength: 2 }),
+        forbiddenReactions: someOf(map.reactions),
+        sparedJoints: fc.subarray([...JOINTS]),
+        chances: someOf(map.exchanges).map((ids) => ids.map((exchange) => ({ exchange, chance: 0.5 }))),
+        ...(map.opponents[0] && { opponent: fc.constant(map.opponents[0].id) }),
+        trust: fc.integer({ min: 0, max: 10 }).map((n) => n / 10),
+      },
+      { requiredKeys: [] },
+    )
+    .map((changes) => [ScenarioSchema.parse({ id: 'w', name: 'What if', ...changes })]);

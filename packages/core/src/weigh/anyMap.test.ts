@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { HAZARD_TAGS } from '../model/hazards.ts';
+import { JOINTS } from '../model/joint.ts';
+import type { GuardMap } from '../model/map.ts';
+import { loadedJoints } from '../rules/loadedJoints.ts';
+import { guardMap } from '../test/arbitraries.ts';
+import { findDilemmas } from './findDilemmas.ts';
+import { resolveHoles } from './findHoles.ts';
+import { restOf } from './mapGame.ts';
+import { scenarioOptions } from './scenarioOptions.ts';
+import { solveMap } from './solveMap.ts';
+import { topSheet } from './topSheet.ts';
+import { playedCells } from './visitRates.ts';
+import { weighMap } from './weighMap.ts';
+
+/** A random map with a place to start from. */
+const playable = guardMap.map(
+  (map): GuardMap => ({
+    ...map,
+    positions: map.positions.map((position, i) => (i === 0 ? { ...position, entry: 1 } : position)),
+  }),
+);
+const asked = (map: GuardMap) => scenarioOptions(map, map.scenarios[0]!, []);
+const whole = (chances: readonly number[]) => chances.reduce((sum, chance) => sum + chance, 0);
+
+describe('any map under any what-if', () => {
+  it('is weighed to its residual, in finite numbers that can be sent anywhere', () => {
+    fc.assert(
+      fc.property(playable, (map) => {
+        const weighing = weighMap(map, asked(map));
+        expect(weighing.residual).toBeLessThanOrEqual(1e-9);
+        expect(structuredClone(weighing)).toEqual(weighing);
+        for (const { value, ifAnswered, visits, looks } of weighing.positions) {
+          for (const number of [value, ifAnswered, visits]) expect(Number.isFinite(number)).toBe(true);
+          for (const { moves, reactions } of looks) {
+            expect(whole(moves.map(({ share }) => share))).toBeCloseTo(1, 7);
+            if (reactions.length > 0) expect(whole(reactions.map(({ share }) => share))).toBeCloseTo(1, 7);
+          }
+        }
+        for (const from of weighing.odds.from) expect(whole(Object.values(from))).toBeCloseTo(1, 7);
+        for (const slopes of weighing.sensitivity) expect(Number.isFinite(slopes.slope)).toBe(true);
+        for (const { leaves, options } of topSheet(weighing))
+          expect(options.at(-1)!.leaves).toBeGreaterThanOrEqual(leaves - 1e-9);
+        for (const { over } of findDilemmas(weighing)) expect(over).toBeGreaterThan(0);
+      }),
+    );
+  });
+
+  it('is worth what its visits bring: every position’s own reward, as often as it comes up', () => {
+    fc.assert(
+      fc.property(playable, (map) => {
+        const { tendencies: _, trust: __, ...options } = asked(map);
+        const { game, built, look, plays, positions, entry } = solveMap(map, options);
+        const brought = positions.reduce((sum, { visits }, s) => {
+          const chosen = built.states[s]!.looks[look[s]!];
+          if (!chosen) return sum + visits * restOf(game, game.states[s]!.position);
+          const cells = playedCells(plays[s]!);
+          return (
+            sum + visits * cells.reduce((all, { m, r, share }) => all + share * chosen.payoff[m]![r]!, 0)
+          );
+        }, 0);
+        expect(brought).toBeCloseTo(entry, 6);
+      }),
+    );
+  });
+
+  it('has nothing in its plan that the what-if takes away', () => {
+    fc.assert(
+      fc.property(playable, (map) => {
+        const { forbiddenMoves, forbiddenReactions, sparedJoints } = map.scenarios[0]!;
+        const moves = new Map(map.moves.map((move) => [move.id, move]));
+        for (const { looks } of solveMap(map, asked(map)).game.states) {
+          for (const { moves: shown, reactions } of looks) {
+            for (const move of shown) {
+              expect(forbiddenMoves).not.toContain(move.id);
+              const loaded = loadedJoints(moves.get(move.id)!);
+              expect(loaded.filter((joint) => sparedJoints.includes(joint))).toEqual([]);
+            }
+            for (const { id } of reactions) expect(forbiddenReactions).not.toContain(id);
+          }
+        }
+      }),
+    );
+  });
+
+  it('gains from its holes what each is said to cost, and none costs less than nothing', () => {
+    fc.assert(
+      fc.property(playable, (map) => {
+        const solution = solveMap(map, asked(map));
+        const holes = resolveHoles(solution);
+        for (const { stake, visits, exact } of holes) {
+          expect(stake).toBeGreaterThanOrEqual(0);
+          if (visits === 0 && !exact) expect(stake).toBe(0);
+        }
+        const inOrder = holes.filter(({ exact }) => exact).map(({ stake }) => stake);
+        expect(inOrder).toEqual([...inOrder].sort((a, b) => b - a));
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('without a place to start is refused with the mend', () => {
+    fc.assert(
+      fc.property(guardMap, (map) => {
+        const positions = map.positions.map(({ entry: _, ...position }) => position);
+        expect(() => solveMap({ ...map, positions })).toThrow('give at least one an entry weight');
+      }),
+      { numRuns: 10 },
+    );
+  });
+});
+
+describe('joints', () => {
+  it('are loaded by what can hurt them and by how the body moves, each named once', () => {
+    expect(loadedJoints({ hazards: ['heel-hook', 'toe-hold'], mechanics: [] })).toEqual(['knee', 'ankle']);
+    expect(loadedJoints({ hazards: [], mechanics: ['Inversion', 'hip escape'] })).toEqual(['neck', 'back']);
+    expect(loadedJoints({ hazards: [], mechanics: [] })).toEqual([]);
+    // Whatever can be spared is loaded by something.
+    const all = HAZARD_TAGS.flatMap((tag) => loadedJoints({ hazards: [tag], mechanics: [] }));
+    expect(JOINTS.filter((joint) => !all.includes(joint))).toEqual([]);
+  });
+});
