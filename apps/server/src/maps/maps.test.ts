@@ -57,7 +57,9 @@ const small: GuardMap = MapSchema.parse({
       tendencies: [{ position: 'a', look: 'l', reactions: [{ id: 'post', share: 1 }] }],
     },
   ],
-  scenarios: [{ id: 'w', name: 'No sleeves', forbiddenHolds: [{ part: 'sleeve' }], opponent: 'o' }],
+  scenarios: [
+    { id: 'w', name: 'No sleeves', forbiddenHolds: [{ part: 'sleeve', side: 'far' }], opponent: 'o' },
+  ],
 });
 const importSmall = () => test.http.post('/api/maps/import').send(small).expect(201);
 const change = (revision: number, ...commands: object[]) =>
