@@ -1,6 +1,7 @@
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
+import type { ReactionRef } from '../model/reaction.ts';
 
 export const OUTCOME_WORDS: Record<Outcome, string> = {
   'top-side': 'on top in side control',
@@ -38,4 +39,9 @@ export function landingWords(map: GuardMap, landing: Landing): string {
   if (isOutcome(landing)) return OUTCOME_WORDS[landing.outcome];
   const name = indexMap(map).position.get(landing.position)?.name ?? landing.position;
   return landing.mirrored ? `${name} (other side)` : name;
+}
+
+/** A reaction of the map by its name, and by its side where it is the other one. */
+export function reactionName(map: GuardMap, { id, mirrored }: ReactionRef): string {
+  return `${indexMap(map).reaction.get(id)?.name ?? id}${mirrored ? ' (other side)' : ''}`;
 }

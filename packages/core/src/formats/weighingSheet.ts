@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
+import { reactionName } from '../body/landingWords.ts';
 import type { HazardTag } from '../model/hazards.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
-import type { ReactionRef } from '../model/reaction.ts';
 import type { Share } from '../weigh/solveMap.ts';
 import { topSheet } from '../weigh/topSheet.ts';
 import type { Weighing } from '../weigh/weighMap.ts';
@@ -102,9 +102,6 @@ const ROWS: Record<WeighingSheet, (map: GuardMap, weighing: Weighing) => Row[]> 
     });
   },
 };
-
-const reactionName = (map: GuardMap, { id, mirrored }: ReactionRef): string =>
-  `${indexMap(map).reaction.get(id)!.name}${mirrored ? ' (other side)' : ''}`;
 
 /** "Scissor sweep 60 %, Collar choke 40 %"; a single one without its share. */
 function mixWords<T>(mix: readonly Share<T>[] | undefined, name: (what: T) => string): string {

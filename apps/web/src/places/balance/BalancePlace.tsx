@@ -1,44 +1,17 @@
 import './balance.scss';
-import {
-  type Build,
-  type Contact,
-  checkSweep,
-  contactName,
-  GRAVITY,
-  indexMap,
-  MASS_RANGE,
-  type ProfileDirection,
-  reactionKey,
-  STANCE_NAMES,
-  STANCES,
-  STATURE_RANGE,
-  type StanceName,
-  sided,
-  type TippingProfile,
-} from '@aftersquall/core';
+import { checkSweep, GRAVITY, indexMap, reactionKey, reactionName, STANCES, sided } from '@aftersquall/core';
 import { Columns2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { reactionOf } from '../../components/fields/landingChoices.ts';
-import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { selectMap } from '../../store/mapSession.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
-import {
-  type BalanceState,
-  POSTS,
-  type PostState,
-  type PushAt,
-  profileOf,
-  STARTING,
-  stateOfSweep,
-  wayWords,
-  weakestArc,
-} from './balanceState.ts';
+import { BalanceAnswer } from './BalanceAnswer.tsx';
+import { type BalanceState, profileOf, STARTING, stateOfSweep } from './balanceState.ts';
 import { MatView } from './MatView.tsx';
-import { SideView } from './SideView.tsx';
+import { StandControls } from './StandControls.tsx';
 
 /** Which way does top fall, and which post is still free? Opened from a sweep, or set by hand. */
 export function BalancePlace() {
@@ -57,7 +30,6 @@ export function BalancePlace() {
   }, [map, move, met]);
 
   const { profile, pushHeight } = useMemo(() => profileOf(state), [state]);
-  const arc = weakestArc(profile);
   const direction =
     profile.directions.find(({ degrees }) => degrees === state.degrees) ?? profile.directions[0]!;
   const position = move && index.position.get(move.position);
@@ -99,10 +71,7 @@ export function BalancePlace() {
               { value: 'none', name: 'Nothing: top is late' },
               ...position.looks
                 .flatMap(({ reactions }) => reactions)
-                .map((ref) => ({
-                  value: reactionKey(ref),
-                  name: index.reaction.get(ref.id)?.name ?? ref.id,
-                })),
+                .map((ref) => ({ value: reactionKey(ref), name: reactionName(map, ref) })),
             ].filter(({ value }, i, list) => list.findIndex((other) => other.value === value) === i)}
             onChange={(value) => set({ met: value === 'none' ? undefined : value })}
           />
@@ -122,66 +91,7 @@ export function BalancePlace() {
         </button>
       </header>
       <div className="balance-body">
-        <section className="balance-controls" aria-label="How top stands">
-          <SelectField
-            label="Stance"
-            value={state.stance}
-            choices={STANCE_NAMES.map((name) => ({ value: name, name: STANCES[name].name }))}
-            onChange={(stance) => change({ stance: stance as StanceName })}
-          />
-          <div className="two">
-            <SavedField
-              label="Height"
-              unit="m"
-              type="number"
-              value={String(state.stature)}
-              onSave={(text) => number(text, STATURE_RANGE, 'm', (stature) => change({ stature }))}
-            />
-            <SavedField
-              label="Weight"
-              unit="kg"
-              type="number"
-              value={String(state.mass)}
-              onSave={(text) => number(text, MASS_RANGE, 'kg', (mass) => change({ mass }))}
-            />
-          </div>
-          <ChoiceToggle<Build>
-            label="Body table"
-            above="Body table"
-            value={state.build}
-            choices={[
-              ['average', 'between'],
-              ['men', 'men'],
-              ['women', 'women'],
-            ]}
-            onChange={(build) => change({ build })}
-          />
-          <fieldset className="posts" aria-label="Posts">
-            <legend className="form-label">What top can stand on</legend>
-            {POSTS.map((contact) => (
-              <PostRow
-                key={contact}
-                contact={contact}
-                state={state.posts[contact] ?? 'free'}
-                onChange={(post) => change({ posts: { ...state.posts, [contact]: post } })}
-              />
-            ))}
-          </fieldset>
-          <ChoiceToggle<PushAt>
-            label="Pushed at"
-            above="Pushed at"
-            value={state.pushAt}
-            choices={[
-              ['knees', 'knees'],
-              ['belt', 'belt'],
-              ['shoulders', 'shoulders'],
-            ]}
-            onChange={(pushAt) => change({ pushAt })}
-          />
-          <p className="soft small mb-0">
-            Statics only: speed, timing, and how the mat and the hands grip are not in it.
-          </p>
-        </section>
+        <StandControls state={state} onChange={change} />
         <section className="balance-mat" aria-label="The mat from above">
           <div className={beside ? 'mats beside' : 'mats'}>
             <MatView
@@ -207,109 +117,13 @@ export function BalancePlace() {
             onChange={(event) => change({ degrees: Number(event.target.value) })}
           />
         </section>
-        <section className="balance-answer" aria-label="What it takes" aria-live="polite">
-          <h2>
-            Towards {wayWords(direction.degrees)} <small className="soft">{direction.degrees}°</small>
-          </h2>
-          <p className={arc.has(direction.degrees) ? 'weakest' : ''}>
-            {arc.has(direction.degrees)
-              ? 'This is where top is weakest.'
-              : `Weakest towards ${[...arc].map((d) => `${d}°`).join(', ')}.`}
-          </p>
-          <Push direction={direction} profile={profile} />
-          <SideView profile={profile} direction={direction} pushHeight={pushHeight} />
-          {direction.reposts.length > 0 ? (
-            <p>
-              Still free:{' '}
-              {direction.reposts
-                .map(({ contact, reach }) => `${contactName(contact)} (reaches ${reach.toFixed(2)} m)`)
-                .join(', ')}
-              . With {direction.reposts.length > 1 ? 'them' : 'it'} down the edge is{' '}
-              {(direction.guarded * 100).toFixed(0)} cm away.
-            </p>
-          ) : (
-            <p>Nothing is left to post on this side.</p>
-          )}
-          {check && (
-            <div className="sweep-verdict">
-              <h3>{move?.name}</h3>
-              <p className="mb-1">{check.verdict}</p>
-              {check.setup.by.length > 0 && (
-                <p className="soft small mb-0">
-                  Taken by holds:{' '}
-                  {[...new Set(check.setup.by.map(({ post }) => contactName(post)))].join(', ')}.
-                </p>
-              )}
-            </div>
-          )}
-        </section>
+        <BalanceAnswer
+          profile={profile}
+          direction={direction}
+          pushHeight={pushHeight}
+          sweep={check && { name: move?.name ?? '', check }}
+        />
       </div>
-    </>
-  );
-}
-
-function number(
-  text: string,
-  [least, most]: readonly [number, number],
-  unit: string,
-  save: (value: number) => void,
-): string | undefined {
-  const value = readNumber(text);
-  if (value === undefined || !(value >= least && value <= most)) return `From ${least} to ${most} ${unit}.`;
-  save(value);
-  return undefined;
-}
-
-function PostRow({
-  contact,
-  state,
-  onChange,
-}: {
-  contact: Contact;
-  state: PostState;
-  onChange: (state: PostState) => void;
-}) {
-  const foot = contact.startsWith('foot');
-  const choices: [PostState, string][] = [
-    ['free', 'free'],
-    ['blocked', 'taken'],
-    foot ? ['pinned', 'cannot step'] : ['added', 'on the mat'],
-  ];
-  return (
-    <div className="post-row">
-      <span>{contactName(contact)}</span>
-      <ChoiceToggle<PostState>
-        label={contactName(contact)}
-        value={state}
-        choices={choices}
-        onChange={onChange}
-      />
-    </div>
-  );
-}
-
-/** The push in plain words, with newtons beside. */
-function Push({ direction, profile }: { direction: ProfileDirection; profile: TippingProfile }) {
-  if (direction.margin < -1e-6) return <p className="big">Falling that way already.</p>;
-  if (direction.margin <= 0) {
-    const fall = profile.directions.reduce((a, b) => (b.margin < a.margin ? b : a));
-    return <p className="big">Falls by itself, towards {wayWords(fall.degrees)}.</p>;
-  }
-  return (
-    <>
-      <p className="big">
-        about {Math.max(1, Math.round(direction.force / GRAVITY))} kg of pull{' '}
-        <small className="soft">{direction.force.toFixed(0)} N</small>
-      </p>
-      <dl className="numbers">
-        <dt>to the edge</dt>
-        <dd>{(direction.margin * 100).toFixed(0)} cm</dd>
-        <dt>tips at</dt>
-        <dd>{direction.tipAngle.toFixed(0)}°</dd>
-        <dt>lift over it</dt>
-        <dd>{direction.energy.toFixed(0)} J</dd>
-      </dl>
-      {direction.slides && <p className="hazard">Pushed so low, top slides before tipping.</p>}
     </>
   );
 }

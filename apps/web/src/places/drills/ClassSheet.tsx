@@ -9,6 +9,7 @@ import {
   indexMap,
   landingWords,
   type PlannedClass,
+  reactionName,
   zodIssues,
 } from '@aftersquall/core';
 import {
@@ -243,7 +244,7 @@ function LeftOver({ map, ids }: { map: GuardMap; ids: string[] }) {
             <li key={id}>
               {move?.name ?? id}
               {exchange && exchange.reaction !== 'none' && (
-                <span className="top"> · {index.reaction.get(exchange.reaction.id)?.name}</span>
+                <span className="top"> · {reactionName(map, exchange.reaction)}</span>
               )}
               {exchange && <span className="soft"> → {landingWords(map, exchange.to)}</span>}
             </li>

@@ -1,4 +1,4 @@
-import { type GuardMap, indexMap, landingWords, playable } from '@aftersquall/core';
+import { type GuardMap, indexMap, landingWords, playable, reactionName } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
@@ -217,7 +217,7 @@ function PositionGoals({ map, name, exchanges, chosen, flip, apparel }: GoalsPro
               <span>
                 {index.move.get(exchange.move)?.name}
                 {exchange.reaction !== 'none' && (
-                  <span className="top"> · {index.reaction.get(exchange.reaction.id)?.name}</span>
+                  <span className="top"> · {reactionName(map, exchange.reaction)}</span>
                 )}
                 <span className="soft"> → {landingWords(map, exchange.to)}</span>
                 {!fits && <span className="soft small"> (not {apparel})</span>}

@@ -5,6 +5,7 @@ import {
   OUTCOME_WORDS,
   OUTCOMES,
   type Outcome,
+  reactionName,
   type Weighing,
   type WeighOptions,
 } from '@aftersquall/core';
@@ -12,7 +13,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { useBestChains } from '../../workers/weighQuestions.ts';
-import { reactionName } from './exchangeName.ts';
 import { MoveHazards } from './MoveHazards.tsx';
 
 interface Props {

@@ -5,11 +5,11 @@ import {
   indexMap,
   joinWords,
   partingOf,
+  reactionName,
   signedPoints,
   type Weighing,
 } from '@aftersquall/core';
 import { useMemo } from 'react';
-import { reactionName } from './exchangeName.ts';
 import { MoveHazards } from './MoveHazards.tsx';
 import { oddsWords } from './planWords.ts';
 

@@ -4,6 +4,7 @@ import {
   landingWords,
   pointsText,
   reactionKey,
+  reactionName,
   type StakedHole,
   signedPoints,
   suggestAnswers,
@@ -13,7 +14,7 @@ import {
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useExactHoles } from '../../workers/weighQuestions.ts';
-import { exchangeName, reactionName } from './exchangeName.ts';
+import { exchangeName } from './exchangeName.ts';
 import type { InsightView } from './insightViews.ts';
 import type { useWhatIf } from './useWhatIf.ts';
 

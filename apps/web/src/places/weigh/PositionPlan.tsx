@@ -4,11 +4,11 @@ import {
   pointsText,
   type ReactionRef,
   reactionKey,
+  reactionName,
   type Weighing,
 } from '@aftersquall/core';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { reactionName } from './exchangeName.ts';
 import { MoveHazards } from './MoveHazards.tsx';
 import { planWords } from './planWords.ts';
 

@@ -5,13 +5,13 @@ import {
   type Position,
   put,
   reactionKey,
+  reactionName,
   type Tendency,
 } from '@aftersquall/core';
 import { type FormEvent, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { changeMap } from '../../store/mapSession.ts';
 import { useAppDispatch } from '../../store/store.ts';
-import { reactionName } from './exchangeName.ts';
 import { type Entry, sharesOf, type Unit } from './sharesOf.ts';
 
 interface Props {

@@ -1,7 +1,14 @@
-import { type GuardMap, indexMap, pointsText, reactionKey, topSheet, type Weighing } from '@aftersquall/core';
+import {
+  type GuardMap,
+  indexMap,
+  pointsText,
+  reactionKey,
+  reactionName,
+  topSheet,
+  type Weighing,
+} from '@aftersquall/core';
 import { Printer } from 'lucide-react';
 import { Hazards } from '../../components/Hazards.tsx';
-import { reactionName } from './exchangeName.ts';
 
 interface Props {
   map: GuardMap;

@@ -1,9 +1,4 @@
-import { type GuardMap, indexMap, type ReactionRef } from '@aftersquall/core';
-
-/** A reaction in words, with its side where it is the other one. */
-export function reactionName(map: GuardMap, { id, mirrored }: ReactionRef): string {
-  return `${indexMap(map).reaction.get(id)?.name ?? id}${mirrored ? ' (other side)' : ''}`;
-}
+import { type GuardMap, indexMap, reactionName } from '@aftersquall/core';
 
 /** "Scissor sweep | posts a hand". */
 export function exchangeName(map: GuardMap, id: string): string {

@@ -1,4 +1,11 @@
-import { type GuardMap, indexMap, joinWords, type LookPlan, pointsText } from '@aftersquall/core';
+import {
+  type GuardMap,
+  indexMap,
+  joinWords,
+  type LookPlan,
+  pointsText,
+  reactionName,
+} from '@aftersquall/core';
 
 const WORDS = ['none', 'one', 'two', 'three', 'four', 'five'];
 
@@ -26,7 +33,7 @@ const habitsKnown = ({ reactions, expected }: LookPlan): boolean =>
 export function planWords(map: GuardMap, plan: LookPlan): string {
   const index = indexMap(map);
   const move = (id: string) => `“${index.move.get(id)?.name ?? id}”`;
-  const met = plan.reactions.map(({ what }) => index.reaction.get(what.id)?.name ?? what.id);
+  const met = plan.reactions.map(({ what }) => reactionName(map, what));
   const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
   const points = `${pointsText(plan.value)} points`;
   const leaves = habitsKnown(plan)
@@ -41,8 +48,7 @@ export function planWords(map: GuardMap, plan: LookPlan): string {
     return `${move(reply.move)}, whatever top does. ${top} ${leaves}`;
   if (plan.timing === 'seen') {
     const replies = plan.replies.map(
-      ({ reaction, move: id }) =>
-        `${move(id)} when top ${lower(index.reaction.get(reaction.id)?.name ?? '')}`,
+      ({ reaction, move: id }) => `${move(id)} when top ${lower(reactionName(map, reaction))}`,
     );
     return `Feel first, then: ${joinWords(replies)}. ${leaves}`;
   }

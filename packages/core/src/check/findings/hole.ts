@@ -1,4 +1,4 @@
-import { indexMap } from '../../model/indexMap.ts';
+import { reactionName } from '../../body/landingWords.ts';
 import { reactionKey } from '../../model/reaction.ts';
 import type { Check } from '../finding.ts';
 import { holes } from '../holes.ts';
@@ -6,7 +6,7 @@ import { holes } from '../holes.ts';
 /** A listed reaction without an answer. */
 export const hole: Check = (map) =>
   holes(map).map(({ position, move, reaction }) => {
-    const name = indexMap(map).reaction.get(reaction.id)?.name ?? reaction.id;
+    const name = reactionName(map, reaction);
     return {
       code: 'hole',
       severity: 'warning',

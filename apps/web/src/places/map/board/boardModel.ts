@@ -8,6 +8,7 @@ import {
   REACTION_GROUPS,
   type ReactionRef,
   reactionKey,
+  reactionName,
 } from '@aftersquall/core';
 
 export interface BoardColumn {
@@ -80,7 +81,7 @@ export function boardOf(map: GuardMap, shown: (position: Position) => boolean): 
     ...reactions.map((reaction) => ({
       key: reactionKey(reaction),
       reaction,
-      name: `${index.reaction.get(reaction.id)?.name ?? reaction.id}${reaction.mirrored ? ' (other side)' : ''}`,
+      name: reactionName(map, reaction),
     })),
   ];
   let holes = 0;

@@ -6,6 +6,7 @@ import {
   type Move,
   put,
   reactionKey,
+  reactionName,
   wordContext,
 } from '@aftersquall/core';
 import { Scale } from 'lucide-react';
@@ -77,7 +78,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
           onClick={() => select({ kind: 'exchange', id: exchange.id })}
         >
           <span className="met">
-            {exchange.reaction === 'none' ? 'unopposed' : index.reaction.get(exchange.reaction.id)?.name}
+            {exchange.reaction === 'none' ? 'unopposed' : reactionName(map, exchange.reaction)}
           </span>
           <span>→ {landingWords(map, exchange.to as Landing)}</span>
           <span className="chance">{Math.round(exchange.chance * 100)} %</span>

@@ -12,6 +12,7 @@ import {
   type Position,
   put,
   reactionKey,
+  reactionName,
   wordContext,
 } from '@aftersquall/core';
 import { Plus } from 'lucide-react';
@@ -251,8 +252,7 @@ function LookPart({ look, position, map, select, open }: LookProps) {
             className="chip of-top"
             onClick={() => select({ kind: 'reaction', id: reaction.id })}
           >
-            {index.reaction.get(reaction.id)?.name}
-            {reaction.mirrored && ' (other side)'}
+            {reactionName(map, reaction)}
           </button>
         ))}
         <SelectField
@@ -292,7 +292,6 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
     dispatch(changeMap(put('exchange', exchange)));
     select({ kind: 'exchange', id: exchange.id });
   };
-  const reactionName = (id: string) => index.reaction.get(id)?.name ?? id;
   return (
     <div className="move-row">
       <button type="button" className="thing name" onClick={() => select({ kind: 'move', id: move.id })}>
@@ -306,7 +305,7 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
           onClick={() => select({ kind: 'exchange', id: exchange.id })}
         >
           <span className="met">
-            {exchange.reaction === 'none' ? 'unopposed' : reactionName(exchange.reaction.id)}
+            {exchange.reaction === 'none' ? 'unopposed' : reactionName(map, exchange.reaction)}
           </span>
           <span>→ {landingWords(map, exchange.to)}</span>
           <span className="chance">{Math.round(exchange.chance * 100)} %</span>
@@ -319,7 +318,7 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
           className="thing answer open"
           onClick={() => answer(hole)}
         >
-          <span className="met">{reactionName(hole.reaction.id)}</span>
+          <span className="met">{reactionName(map, hole.reaction)}</span>
           <span>
             <Plus size={13} aria-hidden /> no answer yet
           </span>

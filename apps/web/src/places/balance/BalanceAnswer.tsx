@@ -1,0 +1,86 @@
+import {
+  contactName,
+  GRAVITY,
+  type ProfileDirection,
+  type SweepCheck,
+  type TippingProfile,
+} from '@aftersquall/core';
+import { wayWords, weakestArc } from './balanceState.ts';
+import { SideView } from './SideView.tsx';
+
+interface Props {
+  profile: TippingProfile;
+  direction: ProfileDirection;
+  pushHeight: number;
+  /** The sweep it was opened from, judged. */
+  sweep: { name: string; check: SweepCheck } | undefined;
+}
+
+/** What it takes to send top one way: the pull, the view from the side, what is still free, and the verdict on the sweep. */
+export function BalanceAnswer({ profile, direction, pushHeight, sweep }: Props) {
+  const arc = weakestArc(profile);
+  return (
+    <section className="balance-answer" aria-label="What it takes" aria-live="polite">
+      <h2>
+        Towards {wayWords(direction.degrees)} <small className="soft">{direction.degrees}°</small>
+      </h2>
+      <p className={arc.has(direction.degrees) ? 'weakest' : ''}>
+        {arc.has(direction.degrees)
+          ? 'This is where top is weakest.'
+          : `Weakest towards ${[...arc].map((d) => `${d}°`).join(', ')}.`}
+      </p>
+      <Push direction={direction} profile={profile} />
+      <SideView profile={profile} direction={direction} pushHeight={pushHeight} />
+      {direction.reposts.length > 0 ? (
+        <p>
+          Still free:{' '}
+          {direction.reposts
+            .map(({ contact, reach }) => `${contactName(contact)} (reaches ${reach.toFixed(2)} m)`)
+            .join(', ')}
+          . With {direction.reposts.length > 1 ? 'them' : 'it'} down the edge is{' '}
+          {(direction.guarded * 100).toFixed(0)} cm away.
+        </p>
+      ) : (
+        <p>Nothing is left to post on this side.</p>
+      )}
+      {sweep && (
+        <div className="sweep-verdict">
+          <h3>{sweep.name}</h3>
+          <p className="mb-1">{sweep.check.verdict}</p>
+          {sweep.check.setup.by.length > 0 && (
+            <p className="soft small mb-0">
+              Taken by holds:{' '}
+              {[...new Set(sweep.check.setup.by.map(({ post }) => contactName(post)))].join(', ')}.
+            </p>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** The push in plain words, with newtons beside. */
+function Push({ direction, profile }: { direction: ProfileDirection; profile: TippingProfile }) {
+  if (direction.margin < -1e-6) return <p className="big">Falling that way already.</p>;
+  if (direction.margin <= 0) {
+    const fall = profile.directions.reduce((a, b) => (b.margin < a.margin ? b : a));
+    return <p className="big">Falls by itself, towards {wayWords(fall.degrees)}.</p>;
+  }
+  return (
+    <>
+      <p className="big">
+        about {Math.max(1, Math.round(direction.force / GRAVITY))} kg of pull{' '}
+        <small className="soft">{direction.force.toFixed(0)} N</small>
+      </p>
+      <dl className="numbers">
+        <dt>to the edge</dt>
+        <dd>{(direction.margin * 100).toFixed(0)} cm</dd>
+        <dt>tips at</dt>
+        <dd>{direction.tipAngle.toFixed(0)}°</dd>
+        <dt>lift over it</dt>
+        <dd>{direction.energy.toFixed(0)} J</dd>
+      </dl>
+      {direction.slides && <p className="hazard">Pushed so low, top slides before tipping.</p>}
+    </>
+  );
+}

@@ -1,0 +1,57 @@
+import { pointsText, tradeCurve, type Weighing } from '@aftersquall/core';
+import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { Line } from 'react-chartjs-2';
+import { useChartColours } from '../../theme/useChartColours.ts';
+
+Chart.register(CategoryScale, Legend, LinearScale, LineElement, PointElement, Tooltip);
+
+/** Gain against the habits and the worst case against a perfect top, by trust; the trust in force stands out. */
+export function TradeChart({ weighing, trust }: { weighing: Weighing; trust: number }) {
+  const { ink, own, top, grid } = useChartColours();
+  const curve = tradeCurve(weighing.trades);
+  const here = Math.round(trust * (curve.length - 1));
+  const now = curve[here]!;
+  const line = (label: string, key: 'gain' | 'worst', color: string, dash: number[]) => ({
+    label,
+    data: curve.map((point) => point[key]),
+    borderColor: color,
+    backgroundColor: color,
+    borderDash: dash,
+    stepped: 'middle' as const,
+    pointRadius: curve.map((_, i) => (i === here ? 6 : 0)),
+  });
+  return (
+    <>
+      <div style={{ height: 190 }}>
+        <Line
+          role="img"
+          aria-label={`At ${Math.round(trust * 100)} % trust: ${pointsText(now.gain)} points against the habits, ${pointsText(now.worst)} against a perfect top`}
+          data={{
+            labels: curve.map((point) => Math.round(point.trust * 100)),
+            datasets: [
+              line('against the habits', 'gain', own, []),
+              line('against a perfect top', 'worst', top, [6, 4]),
+            ],
+          }}
+          options={{
+            maintainAspectRatio: false,
+            animation: false,
+            plugins: { legend: { labels: { color: ink, boxHeight: 2 } } },
+            scales: {
+              x: {
+                title: { display: true, text: 'trust, %', color: ink },
+                ticks: { color: ink, maxTicksLimit: 6 },
+                grid: { display: false },
+              },
+              y: { ticks: { color: ink }, grid: { color: grid } },
+            },
+          }}
+        />
+      </div>
+      <p className="small">
+        <b>{pointsText(now.gain)}</b> points a round if the habits hold, <b>{pointsText(now.worst)}</b> if
+        this one turns out to know best.
+      </p>
+    </>
+  );
+}
