@@ -84,13 +84,15 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
     'false',
   );
 
-  await page.getByLabel('Beside').selectOption('Beside: as mapped');
+  await page.getByLabel('Beside').selectOption('Beside: the map as it is');
   const note = page.getByRole('region', { name: 'Values' }).getByRole('note');
-  await expect(note).toContainText('on “As mapped”');
+  await expect(note).toContainText('on “The map as it is”');
   const difference = numberOf(await note.locator('b').textContent());
   expect(difference).toBeCloseTo(without - before, 1);
   expect(difference).toBeLessThan(0);
-  await expect(page.getByRole('region', { name: 'The plan' })).toContainText('In “As mapped” it is worth');
+  await expect(page.getByRole('region', { name: 'The plan' })).toContainText(
+    'In “The map as it is” it is worth',
+  );
 
   // It is in the map: another visit finds it, and it can be removed and had back.
   await page.reload();

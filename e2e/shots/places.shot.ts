@@ -55,7 +55,7 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
 
   await page.goto(`${demo.url}/kelpwick/weigh?at=collar-sleeve-standing&see=opponent`);
   await page.getByLabel('What-if', { exact: true }).selectOption('Marten again');
-  await page.getByLabel('Beside').selectOption('Beside: as mapped');
+  await page.getByLabel('Beside').selectOption('Beside: the map as it is');
   await expect(page.getByRole('note')).toBeVisible();
   await page.screenshot(shot('weigh-opponent'));
 

@@ -116,7 +116,11 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
               !restsOn(move, patterns, apparel) &&
               !loadsAny(move, spared),
           );
-    return { position, removed, looks: position.looks.flatMap((look) => lookOf(position, look, moves)) };
+    return {
+      position,
+      removed,
+      looks: byId(position.looks).flatMap((look) => lookOf(position, look, moves)),
+    };
   });
 
   function lookOf(position: Position, look: Look, moves: readonly Move[]): GameLook[] {
@@ -156,6 +160,10 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
     gamma,
   };
 }
+
+/** Of looks that are worth the same the first is played, and that is the one with the first id. */
+const byId = <T extends { id: string }>(list: readonly T[]): T[] =>
+  [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
 
 /** Shares may be this far from one in all: they are written in whole per cents. */
 const ROUNDING = 0.006;

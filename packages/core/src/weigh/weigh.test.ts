@@ -44,6 +44,22 @@ describe('the value of a map', () => {
     expect(positions[0]!.visits).toBeCloseTo(1, 9);
   });
 
+  it('of looks that are worth the same plays the one with the first id, wherever it stands', () => {
+    const twice = twoByTwo((map) => {
+      const [position] = map.positions!;
+      position!.looks!.push({ ...position!.looks![0]!, id: 'a', name: 'Another' });
+      for (const move of [...map.moves!]) map.moves!.push({ ...move, id: `${move.id}-a`, look: 'a' });
+      for (const exchange of [...map.exchanges!])
+        map.exchanges!.push({ ...exchange, id: `${exchange.id}-a`, move: `${exchange.move}-a` });
+    });
+    const { positions, entry } = solveMap(twice);
+    expect(positions[0]!.best).toBe('a');
+    expect(positions[0]!.looks.map(({ value }) => value)).toEqual([
+      expect.closeTo(entry, 12),
+      expect.closeTo(entry, 12),
+    ]);
+  });
+
   it('is higher where bottom feels the reaction first', () => {
     const seen = twoByTwo((map) => {
       map.positions![0]!.looks![0]!.timing = 'seen';

@@ -7,7 +7,7 @@ import { NameDialog } from '../../components/NameDialog.tsx';
 import { changeMap, told } from '../../store/mapSession.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { PLAIN } from '../../store/whatIf.ts';
-import type { useWhatIf } from './useWhatIf.ts';
+import { AS_IT_IS, type useWhatIf } from './useWhatIf.ts';
 
 interface Props {
   map: GuardMap;
@@ -46,7 +46,7 @@ export function ScenarioBar({ map, asked }: Props) {
           ...(changed
             ? [{ value: CHANGED, name: scenario ? `${scenario.name}, changed` : 'Changed, not kept' }]
             : []),
-          { value: '', name: 'As mapped' },
+          { value: '', name: AS_IT_IS },
           ...map.scenarios.map(({ id, name }) => ({ value: id, name })),
         ]}
         onChange={(id) => begin(map.scenarios.find((known) => known.id === id))}
@@ -77,7 +77,7 @@ export function ScenarioBar({ map, asked }: Props) {
         value={beside}
         choices={[
           { value: '', name: 'Beside: nothing' },
-          { value: PLAIN, name: 'Beside: as mapped' },
+          { value: PLAIN, name: `Beside: ${AS_IT_IS.toLowerCase()}` },
           ...map.scenarios.map(({ id, name }) => ({ value: id, name: `Beside: ${name}` })),
         ]}
         onChange={layBeside}

@@ -33,7 +33,7 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
       </p>
       {beside && (
         <p className="beside" role="note">
-          <b>{signedPoints(weighing.entry - beside.weighing.entry)}</b> on “{beside.name}”, which is worth{' '}
+          <b>{signedPoints(weighing.entry - beside.weighing.entry)}</b> on “{beside.name}”, worth{' '}
           {pointsText(beside.weighing.entry)}
         </p>
       )}

@@ -87,7 +87,7 @@ export function WeighPlace() {
             </Link>
             {(asked.changed || asked.scenario) && (
               <button type="button" className="btn btn-plain" onClick={() => asked.begin(undefined)}>
-                Ask as mapped
+                Ask about the map as it is
               </button>
             )}
           </div>

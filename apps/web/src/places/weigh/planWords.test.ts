@@ -29,7 +29,8 @@ describe('a plan in words', () => {
   it('speaks of habits where they are known', () => {
     const { tendencies } = map.opponents[0]!;
     const { positions } = solveMap(map, { tendencies, trust: 0.6 });
-    const known = positions.find(({ position }) => position === 'collar-sleeve-standing')!.looks[0]!;
+    const { looks } = positions.find(({ position }) => position === 'collar-sleeve-standing')!;
+    const known = looks.find(({ look }) => look === 'push-pull')!;
     expect(planWords(map, known)).toContain(
       `As far as the habits are trusted that is worth ${pointsText(known.value)} points.`,
     );

@@ -13,6 +13,9 @@ import {
 } from '../../store/whatIf.ts';
 import { type Question, questionOf } from '../../workers/questionOf.ts';
 
+/** What is asked without a what-if. */
+export const AS_IT_IS = 'The map as it is';
+
 /** The what-if that is asked about a map, and the scenario it is laid beside. */
 export function useWhatIf(map: GuardMap) {
   const dispatch = useAppDispatch();
@@ -28,7 +31,7 @@ export function useWhatIf(map: GuardMap) {
     if (known) return { name: known.name, question: questionOf(map, { apparel, ...known }) };
     if (beside !== PLAIN) return undefined;
     const plain = { ...(rules && { rules }), apparel };
-    return { name: 'As mapped', question: questionOf(map, plain) };
+    return { name: AS_IT_IS, question: questionOf(map, plain) };
   }, [map, beside, apparel, rules]);
 
   const from = map.scenarios.find(({ id }) => id === scenario);
