@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { bigMap } from '../packages/core/src/test/bigMap.ts';
 import { expect, test } from './app.ts';
 
 const entryValue = (page: Page) =>
@@ -263,26 +264,34 @@ test('dilemmas say what they are worth and what makes them look the same', async
   await expect(page.getByRole('region', { name: 'The plan' })).toContainText('A real dilemma');
 });
 
-test('what is won when top never does something, one after the other, and stopped', async ({
+test('what is won when top never does something; many things only when asked for, and stopped', async ({
   page,
   demo,
+  request,
 }) => {
   await page.goto(`${demo.url}/kelpwick/weigh?see=rests`);
   await page.getByRole('button', { name: 'Reactions' }).click();
-  await page.getByRole('button', { name: 'Take them away one by one' }).click();
   const won = page.getByRole('list', { name: 'Lost without' }).getByRole('listitem');
   await expect(won.filter({ hasText: 'top never: Drives forward' })).toContainText(/^\+/);
-  const stop = page.getByRole('button', { name: 'Stop' });
-  await stop.or(page.getByRole('button', { name: 'Take them away one by one' })).click();
   await page.getByRole('button', { name: 'Joints' }).click();
-  await page.getByRole('button', { name: 'Take them away one by one' }).click();
   await expect(won).toHaveCount(7);
+
+  // A crowded map has work for longer than it takes to stop it.
+  const crowded = bigMap({ positions: 120, reactions: 40 });
+  await request.post(`${demo.url}/api/maps/import`, { data: crowded });
+  await page.goto(`${demo.url}/crowded/weigh?see=rests`);
+  const ask = page.getByRole('button', { name: 'Take them away one by one' });
+  await page.getByRole('button', { name: 'Moves' }).click();
+  await ask.click();
+  await expect(won.first()).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(ask).toBeVisible();
+  expect(await won.count()).toBeLessThan(crowded.moves.length);
 });
 
 test('what the game rests on, and how its rounds end', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/weigh?at=x-guard`);
   await page.getByRole('button', { name: 'Rests on' }).click();
-  await page.getByRole('button', { name: 'Take them away one by one' }).click();
   const lost = page.getByRole('list', { name: 'Lost without' }).getByRole('listitem');
   await expect(page.getByRole('progressbar', { name: 'Weighed without' })).toBeHidden();
   await expect(lost.filter({ hasText: 'without hooks on the thigh' })).toBeVisible();

@@ -13,28 +13,34 @@ export interface DependenceRow extends Away {
   result: Dependence;
 }
 
-/** Takes one thing away after the other; can be stopped, and says how far it is. */
-export function useDependence(map: GuardMap, options: WeighOptions) {
+/** A question is asked once nothing has changed for so long, ms. */
+const SETTLED = 250;
+
+/** So many things are taken away unasked. */
+const FEW = 80;
+
+/**
+ * Takes one thing away after the other, where they are few as soon as nothing changes any more; can be stopped, and says
+ * how far it is.
+ */
+export function useDependence(map: GuardMap, options: WeighOptions, things: readonly Away[]) {
   const [rows, setRows] = useState<DependenceRow[]>([]);
-  const [todo, setTodo] = useState({ left: 0, of: 0 });
+  const [left, setLeft] = useState(0);
   const engine = useRef<Engine>(undefined);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const stop = useCallback(() => {
+    clearTimeout(timer.current);
     engine.current?.worker.terminate();
     engine.current = undefined;
-    setTodo({ left: 0, of: 0 });
+    setLeft(0);
   }, []);
   useEffect(() => stop, [stop]);
-  const forget = useCallback(() => {
+  const ask = useCallback(async () => {
     stop();
-    setRows([]);
-  }, [stop]);
-  // Of another map or another what-if, what was found is no longer so.
-  useEffect(forget, [map, options, forget]);
-  const ask = async (things: readonly Away[]) => {
-    forget();
     const mine = startWeigher(map);
     engine.current = mine;
-    setTodo({ left: things.length, of: things.length });
+    setRows([]);
+    setLeft(things.length);
     for (const [i, thing] of things.entries()) {
       const result = await mine.remote.depend(thing.taken, options);
       if (engine.current !== mine) return;
@@ -43,14 +49,19 @@ export function useDependence(map: GuardMap, options: WeighOptions) {
           (a, b) => Math.abs(b.result.difference) - Math.abs(a.result.difference),
         ),
       );
-      setTodo({ left: things.length - 1 - i, of: things.length });
+      setLeft(things.length - 1 - i);
     }
-  };
-  return { rows, ...todo, ask, stop, forget };
+  }, [map, options, things, stop]);
+  // Of another map, another what-if or other things, what was found is no longer so.
+  useEffect(() => {
+    stop();
+    setRows([]);
+    if (things.length > FEW) return;
+    setLeft(things.length);
+    timer.current = setTimeout(() => void ask(), SETTLED);
+  }, [ask, stop, things]);
+  return { rows, left, ask, stop };
 }
-
-/** A question is asked once nothing has changed for so long, ms. */
-const SETTLED = 250;
 
 /** Asks a worker of its own once the question has settled; undefined until it has answered. */
 function useAnswer<T>(map: GuardMap, ask: (remote: Remote<MapWeigher>) => Promise<T>): T | undefined {

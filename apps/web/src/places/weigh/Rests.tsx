@@ -1,6 +1,6 @@
 import { type GuardMap, JOINTS, pointsText, type WeighOptions } from '@aftersquall/core';
 import { Ban, Play } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { type Away, useDependence } from '../../workers/weighQuestions.ts';
 import { holdClassesOf } from './holdClasses.ts';
@@ -35,7 +35,8 @@ const thingsOf: Record<Kind, (map: GuardMap) => Away[]> = {
 /** What is left of the game without each class of holds, move, reaction of top or joint. */
 export function Rests({ map, options }: Props) {
   const [kind, setKind] = useState<Kind>('holds');
-  const { rows, left, of, ask, stop, forget } = useDependence(map, options);
+  const things = useMemo(() => thingsOf[kind](map), [kind, map]);
+  const { rows, left, ask, stop } = useDependence(map, options, things);
   return (
     <>
       <h2 className="mt-3">What the game rests on</h2>
@@ -48,23 +49,22 @@ export function Rests({ map, options }: Props) {
           ['reactions', 'Reactions'],
           ['joints', 'Joints'],
         ]}
-        onChange={(next) => {
-          forget();
-          setKind(next);
-        }}
+        onChange={setKind}
       />
       <p className="small mt-2">{QUESTIONS[kind]}</p>
       {left > 0 ? (
         <div className="d-flex align-items-center gap-2">
-          <progress max={of} value={of - left} aria-label="Weighed without" />
+          <progress max={things.length} value={things.length - left} aria-label="Weighed without" />
           <button type="button" className="btn btn-sm btn-plain" onClick={stop}>
             <Ban size={14} aria-hidden /> Stop
           </button>
         </div>
       ) : (
-        <button type="button" className="btn btn-sm btn-now" onClick={() => void ask(thingsOf[kind](map))}>
-          <Play size={14} aria-hidden /> Take them away one by one
-        </button>
+        rows.length < things.length && (
+          <button type="button" className="btn btn-sm btn-now" onClick={() => void ask()}>
+            <Play size={14} aria-hidden /> Take them away one by one
+          </button>
+        )
       )}
       <ol className="list-unstyled mt-2" aria-label="Lost without">
         {rows.map(({ name, result }) => (
