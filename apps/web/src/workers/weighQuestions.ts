@@ -17,7 +17,7 @@ export interface DependenceRow extends Away {
 const SETTLED = 250;
 
 /** So many things are taken away unasked. */
-const FEW = 80;
+const FEW = 120;
 
 /**
  * Takes one thing away after the other, where they are few as soon as nothing changes any more; can be stopped, and says
