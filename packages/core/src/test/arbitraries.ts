@@ -116,13 +116,18 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
     );
     const position = (id: string): fc.Arbitrary<Position> =>
       fc
-        .record({
-          name: words,
-          holds: uniqueHolds,
-          topHolds: uniqueHolds,
-          signs,
-          entry: fc.integer({ min: 0, max: 3 }),
-        })
+        .record(
+          {
+            name: words,
+            holds: uniqueHolds,
+            topHolds: uniqueHolds,
+            signs,
+            entry: fc.integer({ min: 0, max: 3 }),
+            drift: landing,
+            rest: fc.integer({ min: -30, max: 30 }).map((tenths) => tenths / 10),
+          },
+          { requiredKeys: ['name', 'holds', 'topHolds', 'signs', 'entry'] },
+        )
         .map((value) =>
           PositionSchema.parse({
             id,
@@ -134,11 +139,15 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
         );
     const move = (id: string): fc.Arbitrary<Move> =>
       fc
-        .record({
-          name: words,
-          kind: fc.constantFrom(...MOVE_KINDS),
-          position: fc.constantFrom(...positionIds),
-        })
+        .record(
+          {
+            name: words,
+            kind: fc.constantFrom(...MOVE_KINDS),
+            position: fc.constantFrom(...positionIds),
+            seconds: fc.integer({ min: 1, max: 20 }),
+          },
+          { requiredKeys: ['name', 'kind', 'position'] },
+        )
         .map((value) => MoveSchema.parse({ id, look: 'look', ...value }));
     const exchanges =
       moveIds.length === 0

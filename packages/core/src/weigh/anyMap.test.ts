@@ -8,6 +8,7 @@ import { guardMap } from '../test/arbitraries.ts';
 import { findDilemmas } from './findDilemmas.ts';
 import { resolveHoles } from './findHoles.ts';
 import { restOf } from './mapGame.ts';
+import { outcomeOdds } from './outcomeOdds.ts';
 import { scenarioOptions } from './scenarioOptions.ts';
 import { solveMap } from './solveMap.ts';
 import { topSheet } from './topSheet.ts';
@@ -51,7 +52,8 @@ describe('any map under any what-if', () => {
     fc.assert(
       fc.property(playable, (map) => {
         const { tendencies: _, trust: __, ...options } = asked(map);
-        const { game, built, look, plays, positions, entry } = solveMap(map, options);
+        const solution = solveMap(map, options);
+        const { game, built, look, plays, positions, entry } = solution;
         const brought = positions.reduce((sum, { visits }, s) => {
           const chosen = built.states[s]!.looks[look[s]!];
           if (!chosen) return sum + visits * restOf(game, game.states[s]!.position);
@@ -61,6 +63,10 @@ describe('any map under any what-if', () => {
           );
         }, 0);
         expect(brought).toBeCloseTo(entry, 6);
+        // So does a round on average, as its ends and their chances have it.
+        const { points, seconds } = outcomeOdds(solution);
+        for (const [s, value] of solution.values.entries())
+          if (Number.isFinite(seconds[s])) expect(points[s]).toBeCloseTo(value, 6);
       }),
     );
   });

@@ -102,9 +102,8 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
   };
   const states = map.positions.map((position): GameState => {
     const patterns = (options.forbiddenHolds ?? []).map((one) => patternOf(one, position.leadSide));
-    const removed =
-      !translateApparel(position, apparel).available ||
-      holdsAny(holdsWorn(position.holds, apparel), patterns);
+    const { available, position: worn } = translateApparel(position, apparel);
+    const removed = !available || holdsAny(worn.holds, patterns);
     const moves = removed
       ? []
       : index

@@ -1,6 +1,7 @@
 import { absorption } from '../game/absorption.ts';
 import { type CountedOutcome, isOutcome, type Landing, OUTCOMES, type Outcome } from '../model/outcome.ts';
-import { driftOf, restOf } from './mapGame.ts';
+import type { Position } from '../model/position.ts';
+import { driftOf, type GameCell, restOf } from './mapGame.ts';
 import type { MapSolution } from './solveMap.ts';
 
 export type End = Outcome | CountedOutcome;
@@ -45,14 +46,15 @@ export function roundChain(solution: MapSolution): Branch[][] {
       else goOn(position.drift, 1, game.paceGamma);
     }
     for (const { m, r, share } of plays[s]!) {
-      const { exchange, gamma } = look!.cells[m]![r]!;
+      const cell = look!.cells[m]![r]!;
+      const { exchange, gamma } = cell;
       if (exchange) {
         const chance = game.chanceOf(exchange);
         goOn(exchange.to, share * chance, gamma);
         goOn(exchange.otherwise, share * (1 - chance), gamma);
         continue;
       }
-      const gains = nothingGained(solution, s, m, r);
+      const gains = nothingGained(solution, position, cell);
       if (gains === 'stays') goOn(undefined, share, gamma);
       else if (gains === 'waits') goOn(position.drift, share, game.paceGamma);
       else add(end('stuck'), share);
@@ -63,10 +65,9 @@ export function roundChain(solution: MapSolution): Branch[][] {
 }
 
 /** What becomes of a round in a hole of the look that is played. */
-function nothingGained({ game, built, look }: MapSolution, s: number, m: number, r: number) {
-  const next = built.states[s]!.looks[look[s]!]!.next[m]![r]!;
-  if (next.some(([state]) => state === s)) return 'stays';
-  return driftOf(game.states[s]!.position) ? 'waits' : 'stuck';
+function nothingGained({ built }: MapSolution, position: Position, hole: GameCell) {
+  if (built.staying.has(hole)) return 'stays';
+  return driftOf(position) ? 'waits' : 'stuck';
 }
 
 /** How rounds end from every position, how long they are and what they bring, exactly. */
@@ -84,12 +85,13 @@ export function outcomeOdds(solution: MapSolution): OutcomeOdds {
   );
   const taken = chain.map((_, s) => {
     if (s >= n || look[s]! < 0) return 0;
-    const cells = game.states[s]!.looks[look[s]!]?.cells;
+    const { position, looks } = game.states[s]!;
+    const cells = looks[look[s]!]?.cells;
     if (!cells) return game.pace;
     return plays[s]!.reduce((sum, { m, r, share }) => {
-      const { exchange, seconds } = cells[m]![r]!;
-      const waits = !exchange && nothingGained(solution, s, m, r) === 'waits';
-      return sum + share * (waits ? game.pace : seconds);
+      const cell = cells[m]![r]!;
+      const waits = !cell.exchange && nothingGained(solution, position, cell) === 'waits';
+      return sum + share * (waits ? game.pace : cell.seconds);
     }, 0);
   });
   const { reach, length, cost } = absorption({

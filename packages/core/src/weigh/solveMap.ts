@@ -5,7 +5,7 @@ import type { StochasticGame } from '../game/stochasticGame.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { ReactionRef } from '../model/reaction.ts';
 import type { MapGame, WeighOptions } from './mapGame.ts';
-import { toStochasticGame } from './toStochasticGame.ts';
+import { type MapStochasticGame, toStochasticGame } from './toStochasticGame.ts';
 import { type Play, visitRates } from './visitRates.ts';
 import { entryValue, type WeighedUp, weighedUp } from './weighedUp.ts';
 
@@ -63,7 +63,7 @@ export interface MapSolution {
   residual: number;
   game: MapGame;
   /** The game that was solved, holes filled as mapped. */
-  built: StochasticGame;
+  built: MapStochasticGame;
   /** The values by place, for a warm start. */
   values: number[];
 }

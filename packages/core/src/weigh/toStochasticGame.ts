@@ -5,6 +5,11 @@ import { driftOf, type GameCell, type GameLook, type MapGame, restOf } from './m
 /** How the holes of a map are filled: as nothing gained, or as well as the rest of their row. */
 export type Filling = 'as-mapped' | 'if-answered';
 
+/** A map as a game, and which of its holes leave bottom where it is, because that is worth less than waiting. */
+export interface MapStochasticGame extends StochasticGame {
+  staying: ReadonlySet<GameCell>;
+}
+
 interface Flat {
   payoff: number;
   next: [number, number][];
@@ -13,14 +18,13 @@ interface Flat {
 /**
  * The map as a discounted stochastic game, with the known tendencies trusted as far as said. The last look of a state
  * with a drift is waiting.
- * @param staying the holes that leave bottom where it is, because that is worth less than waiting
  */
 export function toStochasticGame(
   game: MapGame,
   filling: Filling,
   staying: ReadonlySet<GameCell>,
   trust = 0,
-): StochasticGame {
+): MapStochasticGame {
   const { states, discount, place } = game;
   const landed = (landing: Landing | undefined, here: number, gamma: number, chance: number): Flat => {
     const to = landing ?? { position: states[here]!.position.id };
@@ -29,6 +33,7 @@ export function toStochasticGame(
   };
   return {
     discount,
+    staying,
     states: states.map(({ position, looks }, s) => {
       const built = looks.map((look): StochasticLook => {
         const against = look.known && { column: look.known, trust };

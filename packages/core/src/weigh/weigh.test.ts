@@ -103,6 +103,19 @@ describe('the value of a map', () => {
     expect(Object.values(from[0]!).reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(1, 9);
   });
 
+  it('pays a wait that leads back to where it is over the time of a wait, not of the move', () => {
+    const round = twoByTwo((map) => {
+      map.exchanges!.splice(1, 1);
+      Object.assign(map.positions![0]!, { drift: { position: 'p' } });
+      for (const move of map.moves!) Object.assign(move, { seconds: 4 });
+    });
+    const solution = solveMap(round);
+    expect(stageOf(solution.built, solution.values, 0, 0)[0]![1]).toBeCloseTo(0.92 * solution.entry, 9);
+    // The hole is in the mix, so that rounds go through it.
+    expect(solution.plays[0]!.some(({ m, r }) => m === 0 && r === 1)).toBe(true);
+    expect(outcomeOdds(solution).points[0]).toBeCloseTo(solution.entry, 9);
+  });
+
   it('does not change when one exchange is written as four short ones with the same seconds', () => {
     const one = twoByTwo((map) => {
       map.moves = [map.moves![0]!];

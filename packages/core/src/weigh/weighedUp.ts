@@ -1,9 +1,8 @@
 import { type Response, responseFor, responses, TRUSTS } from '../game/restrictedResponse.ts';
 import { type StochasticSolution, solveStochasticGame } from '../game/solveStochasticGame.ts';
-import type { StochasticGame } from '../game/stochasticGame.ts';
 import type { GuardMap } from '../model/map.ts';
 import { type GameCell, type MapGame, mapGame, type WeighOptions, waitingWorth } from './mapGame.ts';
-import { toStochasticGame } from './toStochasticGame.ts';
+import { type MapStochasticGame, toStochasticGame } from './toStochasticGame.ts';
 
 const TINY = 1e-9;
 
@@ -12,7 +11,7 @@ export interface WeighedUp {
   game: MapGame;
   /** Of the positions, summing to one. */
   weights: number[];
-  found: Response[];
+  found: Response<MapStochasticGame>[];
 }
 
 /**
@@ -95,7 +94,7 @@ function solveAsMapped(
   trust: number,
   start: readonly number[] | undefined,
   onStage: (residual: number) => void,
-): { game: StochasticGame; solution: StochasticSolution } {
+): { game: MapStochasticGame; solution: StochasticSolution } {
   let staying: ReadonlySet<GameCell> = new Set();
   for (let round = 0, near = start; ; round++) {
     const built = toStochasticGame(game, 'as-mapped', staying, trust);
