@@ -24,5 +24,7 @@ export function useWeighing(map: GuardMap, options: WeighOptions | undefined) {
   }, [map, options]);
   useEffect(again, [again]);
   useEffect(() => () => desk.current?.close(), []);
-  return { ...state, stop: () => desk.current?.stop(), again };
+  // The desk hears of another map only once that is on screen.
+  const stale = state.stale || (state.of !== undefined && state.of !== map);
+  return { ...state, stale, stop: () => desk.current?.stop(), again };
 }

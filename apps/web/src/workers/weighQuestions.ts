@@ -63,22 +63,21 @@ export function useDependence(map: GuardMap, options: WeighOptions, things: read
   return { rows, left, ask, stop };
 }
 
-/** Asks a worker of its own once the question has settled; undefined until it has answered. */
+/** Asks a worker of its own once the question has settled; undefined until it has answered this map and question. */
 function useAnswer<T>(map: GuardMap, ask: (remote: Remote<MapWeigher>) => Promise<T>): T | undefined {
-  const [answer, setAnswer] = useState<T>();
+  const [answer, setAnswer] = useState<{ map: GuardMap; ask: typeof ask; found: T }>();
   useEffect(() => {
     let engine: Engine | undefined;
-    setAnswer(undefined);
     const timer = setTimeout(() => {
       engine = startWeigher(map);
-      void ask(engine.remote).then(setAnswer);
+      void ask(engine.remote).then((found) => setAnswer({ map, ask, found }));
     }, SETTLED);
     return () => {
       clearTimeout(timer);
       engine?.worker.terminate();
     };
   }, [map, ask]);
-  return answer;
+  return answer?.map === map && answer.ask === ask ? answer.found : undefined;
 }
 
 const MOST_CHAINS = 5;

@@ -3,6 +3,8 @@ import { optionsKey } from './optionsKey.ts';
 
 export interface WeighState {
   weighing?: Weighing;
+  /** The map that it was weighed of: ids in the weighing are of that one. */
+  of?: GuardMap;
   /** Why it could not be weighed. */
   trouble?: string;
   /** The map or the options have moved on since. */
@@ -90,7 +92,8 @@ export function weighingDesk(setUp: () => Bench, show: (state: WeighState) => vo
         remember(question, weighing);
         last = weighing;
         // Another question may have been asked, and found answered, since.
-        if (asked === question || wanted) tell({ weighing, stale: Boolean(wanted), stopped: false });
+        if (asked === question || wanted)
+          tell({ weighing, of: question.map, stale: Boolean(wanted), stopped: false });
       } catch (error) {
         if (asked === question) tell({ trouble: (error as Error).message, stale: false, stopped: false });
       }
@@ -112,7 +115,7 @@ export function weighingDesk(setUp: () => Bench, show: (state: WeighState) => vo
       if (answer) {
         wanted = undefined;
         last = answer;
-        tell({ weighing: answer, stale: false, stopped: false });
+        tell({ weighing: answer, of: map, stale: false, stopped: false });
         return;
       }
       wanted = asked;

@@ -29,7 +29,7 @@ export function Chains({ map, weighing, options, at }: Props) {
   const chains = useBestChains(map, options, at, outcome);
   const index = indexMap(map);
   const stepOf = (id: string) => {
-    const { move = '', reaction = 'none' } = index.exchange.get(id) ?? {};
+    const { move, reaction } = index.exchange.get(id)!;
     return { id, move, met: reaction !== 'none' && reactionName(map, reaction) };
   };
   return (

@@ -71,9 +71,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
       <h2>Guesses that matter most</h2>
       <ol className="list-unstyled" aria-label="Guesses that matter most">
         {weighing.sensitivity.map(({ exchange: id, slope }) => {
-          const exchange = index.exchange.get(id);
-          // What is shown while it is weighed again may be of a map that had more.
-          if (!exchange) return null;
+          const exchange = index.exchange.get(id)!;
           return (
             <li key={id} className="stake">
               <b>{signedPoints(slope * 0.1, 3)}</b>

@@ -12,6 +12,8 @@ import { WhatIfPane } from './WhatIfPane.tsx';
 
 interface Props {
   map: GuardMap;
+  /** The map that was weighed: what is told of the weighing is told with its names. */
+  of: GuardMap;
   weighing: Weighing;
   options: WeighOptions;
   asked: ReturnType<typeof useWhatIf>;
@@ -24,7 +26,7 @@ interface Props {
 }
 /** What to fix first and what to ask: holes, dilemmas, what-ifs, opponents, what the game rests on, how rounds end. */
 export function Insights(props: Props) {
-  const { map, weighing, options, asked, settled, at, view, onView, onPick } = props;
+  const { map, of, weighing, options, asked, settled, at, view, onView, onPick } = props;
   const { whatIf, change } = asked;
   return (
     <section className="weigh-column" aria-label="What to fix first">
@@ -46,7 +48,7 @@ export function Insights(props: Props) {
       </div>
       {view === 'holes' && (
         <Holes
-          map={map}
+          map={of}
           weighing={weighing}
           options={options}
           settled={settled}
@@ -58,10 +60,10 @@ export function Insights(props: Props) {
       {view === 'opponent' && (
         <OpponentPane map={map} weighing={weighing} whatIf={whatIf} change={change} at={at} onPick={onPick} />
       )}
-      {view === 'dilemmas' && <Dilemmas map={map} weighing={weighing} onPick={onPick} />}
+      {view === 'dilemmas' && <Dilemmas map={of} weighing={weighing} onPick={onPick} />}
       {view === 'rests' && <Rests map={map} options={options} />}
-      {view === 'ends' && <Ends map={map} weighing={weighing} options={options} at={at} />}
-      {view === 'chains' && <Chains map={map} weighing={weighing} options={options} at={at} />}
+      {view === 'ends' && <Ends map={of} weighing={weighing} options={options} at={at} />}
+      {view === 'chains' && <Chains map={of} weighing={weighing} options={options} at={at} />}
     </section>
   );
 }

@@ -26,16 +26,25 @@ export function WeighPlace() {
   const [params, set] = useAddress();
   const asked = useWhatIf(map);
   const { question, other, whatIf } = asked;
-  const { weighing, stale, stopped, progress, stop, again, ...found } = useWeighing(map, question.options);
+  const {
+    weighing,
+    of = map,
+    stale,
+    stopped,
+    progress,
+    stop,
+    again,
+    ...found
+  } = useWeighing(map, question.options);
   const beside = useWeighing(map, other?.question.options);
   const laid =
     other && beside.weighing && !beside.stale ? { name: other.name, weighing: beside.weighing } : undefined;
   const trouble = question.trouble ?? found.trouble;
   const asTop = params.get('as') === 'top';
   const view = INSIGHT_VIEWS.find((one) => one === params.get('see')) ?? 'holes';
-  const names = useMemo(() => new Map(map.positions.map(({ id, name }) => [id, name])), [map]);
+  const names = useMemo(() => new Map(of.positions.map(({ id, name }) => [id, name])), [of]);
   const picked = params.get('at') ?? '';
-  const at = names.has(picked) ? picked : weighing ? mainEntry(map, weighing) : '';
+  const at = names.has(picked) ? picked : weighing ? mainEntry(of, weighing) : '';
   const pick = (id: string) => set({ at: id });
   useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }), { useKey: true });
 
@@ -98,12 +107,13 @@ export function WeighPlace() {
           <div className={`weigh-body ${stale ? 'stale' : ''} ${asTop ? 'as-top' : ''}`} aria-busy={stale}>
             <Values weighing={weighing} beside={laid} names={names} at={at} onPick={pick} />
             {asTop ? (
-              <TopSheet map={map} weighing={weighing} at={at} onPick={pick} />
+              <TopSheet map={of} weighing={weighing} at={at} onPick={pick} />
             ) : (
-              <PositionPlan map={map} weighing={weighing} beside={laid} at={at} />
+              <PositionPlan map={of} weighing={weighing} beside={laid} at={at} />
             )}
             <Insights
               map={map}
+              of={of}
               weighing={weighing}
               options={question.options}
               asked={asked}

@@ -8,6 +8,7 @@ import {
   pointsText,
   type WhatIf,
 } from '@aftersquall/core';
+import { useMemo } from 'react';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
@@ -29,6 +30,7 @@ interface Props {
 export function WhatIfPane({ map, whatIf, change }: Props) {
   const index = indexMap(map);
   const { settings } = map;
+  const choices = useMemo(() => withoutChoices(map), [map]);
   /** What the map says itself is no change. */
   const setNumber = (what: 'submissionWorth' | 'continuation' | 'rest', value: number) =>
     change({ [what]: value === settings[what] ? undefined : value });
@@ -73,7 +75,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         <SelectField
           label="Take away"
           value=""
-          choices={withoutChoices(map)}
+          choices={choices}
           onChange={(choice) => change(withoutTaken(whatIf, choice))}
         />
         <ul className="list-unstyled taken" aria-label="Taken away">
