@@ -34,6 +34,49 @@ describe('a weighed map from the server', () => {
     expect((body as Weighing).entry).toBeCloseTo(here.entry, 9);
   });
 
+  it('without the far side of a class of holds keeps what the near side brings', async () => {
+    const without = async (forbiddenHolds: object[]) => {
+      const { body } = await asked('', { forbiddenHolds }).expect(200);
+      return (body as Weighing).entry;
+    };
+    const [near, far, both] = [
+      await without([{ part: 'sleeve', side: 'near' }]),
+      await without([{ part: 'sleeve', side: 'far' }]),
+      await without([{ part: 'sleeve' }]),
+    ];
+    expect(both).toBeLessThanOrEqual(Math.min(near, far) + 1e-9);
+    expect(far).not.toBeCloseTo(near, 6);
+    const nowhere = await asked('', { forbiddenHolds: [{ part: 'sleeve', side: 'beside' }] }).expect(400);
+    expect(nowhere.body.issues[0].path).toEqual(['forbiddenHolds', 0, 'side']);
+  });
+
+  it('is a round that a kept what-if and an opponent change alike', async () => {
+    const { body: stored } = await test.http.get('/api/maps/kelpwick').expect(200);
+    const opponent = demo.opponents[0]!;
+    const commands = [
+      {
+        do: 'put',
+        kind: 'scenario',
+        value: { id: 'bold', name: 'Bold', opponent: opponent.id, trust: 1, submissionWorth: 12 },
+      },
+    ];
+    await test.http
+      .post('/api/maps/kelpwick/changes')
+      .send({ revision: stored.revision, commands })
+      .expect(200);
+    const { body: after } = await test.http.get('/api/maps/kelpwick').expect(200);
+    const {
+      id: _,
+      name: __,
+      note: ___,
+      ...kept
+    } = after.map.scenarios.find(({ id }: { id: string }) => id === 'bold');
+    const { body } = await asked('', kept).expect(200);
+    const here = weighMap(demo, { tendencies: opponent.tendencies, trust: 1, submissionWorth: 12 });
+    expect((body as Weighing).gain).toBeCloseTo(here.gain, 9);
+    expect((body as Weighing).worst).toBeCloseTo(here.worst, 9);
+  });
+
   it('goes out as tables', async () => {
     const { text, headers } = await test.http.get('/api/maps/kelpwick/weighing/values.csv').expect(200);
     expect(headers['content-type']).toBe('text/csv; charset=utf-8');

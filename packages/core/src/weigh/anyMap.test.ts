@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { seeded } from '../game/seeded.ts';
 import { HAZARD_TAGS } from '../model/hazards.ts';
 import { JOINTS } from '../model/joint.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -8,7 +9,7 @@ import { guardMap } from '../test/arbitraries.ts';
 import { findDilemmas } from './findDilemmas.ts';
 import { resolveHoles } from './findHoles.ts';
 import { restOf } from './mapGame.ts';
-import { outcomeOdds } from './outcomeOdds.ts';
+import { ENDS, outcomeOdds, simulateRounds } from './outcomeOdds.ts';
 import { scenarioOptions } from './scenarioOptions.ts';
 import { solveMap } from './solveMap.ts';
 import { topSheet } from './topSheet.ts';
@@ -103,6 +104,24 @@ describe('any map under any what-if', () => {
         expect(inOrder).toEqual([...inOrder].sort((a, b) => b - a));
       }),
       { numRuns: 60 },
+    );
+  });
+
+  it('ends when it is played as it should, within four standard errors, and exactly where that is certain', () => {
+    fc.assert(
+      fc.property(playable, fc.integer(), (map, seed) => {
+        const solution = solveMap(map, asked(map));
+        const { from } = outcomeOdds(solution);
+        const { share } = simulateRounds(solution, 0, 400, seeded(seed));
+        for (const end of ENDS) {
+          const p = Math.min(1, Math.max(0, from[0]![end]));
+          // 400 rounds are few for what is rare: the error is that of a count of one at the least.
+          const error = Math.sqrt((p * (1 - p)) / 400);
+          const certain = p < 1e-12 || p > 1 - 1e-12;
+          expect(Math.abs(share[end] - p)).toBeLessThanOrEqual(certain ? 1e-12 : 4 * error + 3 / 400);
+        }
+      }),
+      { numRuns: 60, seed: 7 },
     );
   });
 
