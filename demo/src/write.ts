@@ -1,5 +1,11 @@
 import { writeFileSync } from 'node:fs';
-import { ClassSchema, planClass, printMapFile } from '../../packages/core/src/index.ts';
+import {
+  CLASS_FORMAT,
+  CLASS_VERSION,
+  ClassSchema,
+  planClass,
+  printMapFile,
+} from '../../packages/core/src/index.ts';
 import { kelpwick } from './kelpwick/map.ts';
 
 const file = (name: string) => new URL(`../${name}`, import.meta.url);
@@ -17,6 +23,8 @@ const { blocks, leftOver } = planClass({
   exchanges: exchanges.map(({ id }) => id),
 });
 const plan = ClassSchema.parse({
+  format: CLASS_FORMAT,
+  version: CLASS_VERSION,
   ...request,
   id: 'tuesday',
   name: 'Tuesday: from the sleeve to the shoulder',

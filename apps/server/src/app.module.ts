@@ -1,9 +1,8 @@
 import { type DynamicModule, Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
-import { ClassesModule } from './classes/classes.module.ts';
+import { ContractController } from './contract/contract.controller.ts';
 import { databaseOptions } from './database/options.ts';
-import { HealthController } from './health.controller.ts';
-import { MapsModule } from './maps/maps.module.ts';
+import { DocumentsModule } from './documents/documents.module.ts';
 import { WeighingModule } from './weighing/weighing.module.ts';
 
 @Module({})
@@ -14,11 +13,10 @@ export class AppModule {
       module: AppModule,
       imports: [
         TypeOrmModule.forRoot({ ...databaseOptions(databaseFile), retryAttempts: 0 }),
-        MapsModule,
-        ClassesModule,
+        DocumentsModule,
         WeighingModule,
       ],
-      controllers: [HealthController],
+      controllers: [ContractController],
     };
   }
 }

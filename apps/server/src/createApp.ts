@@ -2,19 +2,31 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import compression from 'compression';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
-import { RefusedFilter } from './common/refusedFilter.ts';
+import { CheckAnswers } from './contract/checkAnswers.ts';
+import { Refusals } from './contract/refusals.ts';
+import { checkHost } from './safety/checkHost.ts';
 
 export interface AppOptions {
   databaseFile: string;
   /** The built web application; without it only the API is served. */
   webFolder?: string;
+  /** Names that the server goes by beside localhost and addresses in digits. */
+  names?: readonly string[];
+  /** Hold every answer against the contract, as the tests do. */
+  checkAnswers?: boolean;
 }
 
 /** The application, ready to listen. */
-export async function createApp({ databaseFile, webFolder }: AppOptions): Promise<NestExpressApplication> {
+export async function createApp({
+  databaseFile,
+  webFolder,
+  names = [],
+  checkAnswers = false,
+}: AppOptions): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.over(databaseFile), {
     // Until it runs, what goes wrong is told by whoever starts it.
     logger: false,
@@ -23,6 +35,13 @@ export async function createApp({ databaseFile, webFolder }: AppOptions): Promis
     forceCloseConnections: true,
   });
   app.useLogger(['error', 'warn']);
+  app.use(checkHost(names));
+  // A stream that is compressed would be held back until there is enough of it.
+  app.use(
+    compression({
+      filter: (request, response) => !isStream(response) && compression.filter(request, response),
+    }),
+  );
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -40,11 +59,15 @@ export async function createApp({ databaseFile, webFolder }: AppOptions): Promis
     }),
   );
   app.useBodyParser('json', { limit: '20mb' });
-  app.useGlobalFilters(new RefusedFilter());
+  app.useGlobalFilters(new Refusals());
+  if (checkAnswers) app.useGlobalInterceptors(new CheckAnswers());
   app.enableShutdownHooks();
   if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
   return app;
 }
+
+const isStream = (response: Response): boolean =>
+  String(response.getHeader('Content-Type')).startsWith('text/event-stream');
 
 /** Files of the web application; every other address that is not the API's is one of its pages. */
 function serveWeb(app: NestExpressApplication, folder: string): void {

@@ -2,11 +2,14 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { type Command, emptyMap, PositionSchema, put } from '@aftersquall/core';
+import { emptyMap } from '@aftersquall/core';
 import { expect, it } from 'vitest';
 
-/** Rows that one change writes: enough for it to take a while. */
-const ROWS = 600;
+/** How often the server is killed: a start takes two seconds, so a hundred times only where it is asked for. */
+const KILLS = Number(process.env.AFTERSQUALL_KILLS ?? 6);
+/** Entities that one change writes, so that it takes a while; and writers at once. */
+const ROWS = 60;
+const WRITERS = 3;
 
 const root = new URL('../../../', import.meta.url).pathname;
 
@@ -31,50 +34,81 @@ const ended = (child: ChildProcess) =>
     child.exitCode === null && child.signalCode === null ? child.on('exit', resolve) : resolve(0),
   );
 
-it('a server killed in the middle of writing has whole changes or none', async () => {
-  const folder = await mkdtemp(path.join(tmpdir(), 'aftersquall-'));
-  const database = path.join(folder, 'killed.db');
-  const post = (url: string, address: string, body: object) =>
-    fetch(`${url}/api/maps${address}`, {
+interface Change {
+  base: number;
+  key: string;
+  commands: object[];
+}
+const changeOf = (key: string): Change => ({
+  base: 1,
+  key,
+  commands: Array.from({ length: ROWS }, (_, i) => ({
+    do: 'put',
+    kind: 'position',
+    value: { id: `${key}-${i}`, name: key },
+  })),
+});
+
+const send = async (url: string, change: Change): Promise<boolean> => {
+  try {
+    const answer = await fetch(`${url}/api/documents/map/storm/changes`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
+      body: JSON.stringify(change),
     });
-  let { url, child } = await start(database);
-  await post(url, '/import', emptyMap('storm', 'Storm'));
-  let known = 1;
-  for (const round of [1, 2, 3]) {
-    const change = (revision: number) => {
-      const commands: Command[] = Array.from({ length: ROWS }, (_, i) =>
-        put('position', PositionSchema.parse({ id: `p${revision}-${i}`, name: `After ${revision}` })),
-      );
-      return post(url, '/storm/changes', { revision, commands });
-    };
-    const whole = await change(known);
-    expect(whole.status, `round ${round}`).toBe(200);
-    known++;
-    const sent = change(known).then(
-      (answer) => answer.status,
-      () => 'no answer',
-    );
-    // The server answers other questions between the rows it writes: by then it is in the middle of them.
-    for (let i = 0; i < 3 * round; i++) await fetch(`${url}/api/health`);
-    child.kill('SIGKILL');
-    await ended(child);
-    const answered = (await sent) === 200;
-    ({ url, child } = await start(database));
-    const { revision, map } = (await (await fetch(`${url}/api/maps/storm`)).json()) as {
-      revision: number;
-      map: { positions: unknown[] };
-    };
-    // What was answered is there; of what was not, all or nothing.
-    expect(answered ? [known + 1] : [known, known + 1]).toContain(revision);
-    expect(map.positions).toHaveLength(ROWS * (revision - 1));
-    const history = (await (await fetch(`${url}/api/maps/storm/history`)).json()) as unknown[];
-    expect(history).toHaveLength(revision - 1);
-    known = revision;
+    return answer.status === 200;
+  } catch {
+    return false;
   }
+};
+
+it(`a server killed ${KILLS} times in the middle of writing loses nothing it confirmed, and writes nothing by halves or twice`, async () => {
+  const folder = await mkdtemp(path.join(tmpdir(), 'aftersquall-'));
+  const database = path.join(folder, 'killed.db');
+  let { url, child } = await start(database);
+  await fetch(`${url}/api/documents/map`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(emptyMap('storm', 'Storm')),
+  });
+  const confirmed = new Set<string>();
+  const lost: Change[] = [];
+  for (let round = 0; round < KILLS; round++) {
+    let going = true;
+    const writers = Array.from({ length: WRITERS }, async (_, writer) => {
+      for (let i = 0; going; i++) {
+        const change = changeOf(`round-${round}-${writer}-${i}`);
+        if (await send(url, change)) confirmed.add(change.key);
+        else lost.push(change);
+      }
+    });
+    // By then the writers are in the middle of it, in every round at another place.
+    const until = confirmed.size + 1 + (round % 4);
+    while (confirmed.size < until) await fetch(`${url}/api/health`);
+    for (let i = 0; i < round % 5; i++) await fetch(`${url}/api/health`);
+    going = false;
+    child.kill('SIGKILL');
+    await Promise.all([...writers, ended(child)]);
+
+    ({ url, child } = await start(database));
+    const { revision, document } = (await (await fetch(`${url}/api/documents/map/storm`)).json()) as {
+      revision: number;
+      document: { positions: { name: string }[] };
+    };
+    const rows = new Map<string, number>();
+    for (const { name } of document.positions) rows.set(name, (rows.get(name) ?? 0) + 1);
+    for (const key of confirmed) expect(rows.get(key), `${key} after kill ${round}`).toBe(ROWS);
+    expect(new Set(rows.values())).toEqual(new Set([ROWS]));
+    expect(revision).toBe(1 + rows.size);
+  }
+  // Whoever got no answer sends again with the same key: what had been written is not written again.
+  for (const change of lost) expect(await send(url, change)).toBe(true);
+  const { document } = (await (await fetch(`${url}/api/documents/map/storm`)).json()) as {
+    document: { positions: { id: string }[] };
+  };
+  expect(new Set(document.positions.map(({ id }) => id)).size).toBe(document.positions.length);
+  expect(document.positions).toHaveLength((confirmed.size + lost.length) * ROWS);
   child.kill();
   await ended(child);
   await rm(folder, { recursive: true });
-});
+}, 600_000);

@@ -13,7 +13,11 @@ const databaseFile = path.resolve(root, process.env.AFTERSQUALL_DATABASE ?? 'dat
 
 try {
   mkdirSync(path.dirname(databaseFile), { recursive: true });
-  const app = await createApp({ databaseFile, webFolder: path.join(root, 'apps/web/dist') });
+  const app = await createApp({
+    databaseFile,
+    webFolder: path.join(root, 'apps/web/dist'),
+    names: (process.env.AFTERSQUALL_NAMES ?? '').split(',').filter(Boolean),
+  });
   if (process.env.AFTERSQUALL_SEED) await seed(app, path.resolve(root, process.env.AFTERSQUALL_SEED));
   await app.listen(port, host);
   console.log(

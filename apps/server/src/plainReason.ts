@@ -19,8 +19,8 @@ export function plainReason(error: unknown, { host, port, databaseFile }: Start)
   ) {
     return `The database ${databaseFile} cannot be used (${message}). Move it away to start afresh, put a good copy in its place, or set AFTERSQUALL_DATABASE to another file.`;
   }
-  if (/better_sqlite3\.node|bindings file|Could not locate the bindings/.test(message)) {
-    return 'The database driver is not built for this Node.js. Install python3, make and g++, then run: npm rebuild better-sqlite3';
+  if (/@libsql\//.test(message)) {
+    return 'The database driver has no binary for this machine. Run npm ci again; if that does not help, the machine is of a kind that the driver does not ship for.';
   }
   return `Aftersquall could not start: ${message}`;
 }

@@ -27,7 +27,7 @@ describe('the web application', () => {
     });
     await app.listen(0, '127.0.0.1');
     const http = request(app.getHttpServer());
-    for (const page of ['/', '/kelpwick/map', '/kelpwick/drills/tuesday']) {
+    for (const page of ['/', '/map/kelpwick', '/club/classes/tuesday']) {
       const { text, headers } = await http.get(page).expect(200);
       expect(text).toContain('Aftersquall');
       expect(headers['content-security-policy']).toContain("default-src 'self'");
@@ -45,18 +45,20 @@ describe('seeding', () => {
   it('brings the demo into an empty database once, and never over a coach’s own work', async () => {
     const test = await openApp();
     await seed(test.app, demoFolder);
-    expect((await test.http.get('/api/maps')).body).toMatchObject([{ id: 'kelpwick', revision: 1 }]);
-    expect((await test.http.get('/api/classes')).body).toMatchObject([
-      { revision: 1, plan: { id: 'tuesday', map: 'kelpwick' } },
+    expect((await test.http.get('/api/documents/map')).body).toMatchObject([{ id: 'kelpwick', revision: 1 }]);
+    expect((await test.http.get('/api/documents/class')).body).toMatchObject([
+      { id: 'tuesday', revision: 1, head: { map: 'kelpwick', minutes: 60 } },
     ]);
-    const { map } = (await test.http.get('/api/maps/kelpwick')).body;
-    const value = { ...map.positions[0], name: 'Mine now' };
+    const { document } = (await test.http.get('/api/documents/map/kelpwick')).body;
+    const value = { ...document.positions[0], name: 'Mine now' };
     await test.http
-      .post('/api/maps/kelpwick/changes')
-      .send({ revision: 1, commands: [{ do: 'put', kind: 'position', value }] });
+      .post('/api/documents/map/kelpwick/changes')
+      .send({ base: 1, key: 'mine-now', commands: [{ do: 'put', kind: 'position', value }] });
     const again = await test.restart();
     await seed(again.app, demoFolder);
-    expect((await again.http.get('/api/maps/kelpwick')).body.map.positions[0].name).toBe('Mine now');
+    expect((await again.http.get('/api/documents/map/kelpwick')).body.document.positions[0].name).toBe(
+      'Mine now',
+    );
     await again.close();
   });
 });
@@ -64,11 +66,15 @@ describe('seeding', () => {
 describe('a body that is no JSON', () => {
   it('is refused with 400, and so is one that is far too large', async () => {
     const test = await openApp();
-    await test.http.post('/api/maps').set('content-type', 'application/json').send('{"id":').expect(400);
-    await test.http.post('/api/maps').set('content-type', 'text/plain').send('hello').expect(400);
+    await test.http
+      .post('/api/documents/map')
+      .set('content-type', 'application/json')
+      .send('{"id":')
+      .expect(400);
+    await test.http.post('/api/documents/map').set('content-type', 'text/plain').send('hello').expect(400);
     const huge = { id: 'a', name: 'x'.repeat(21 * 1024 * 1024) };
-    await test.http.post('/api/maps').send(huge).expect(413);
-    expect((await test.http.get('/api/maps')).body).toEqual([]);
+    await test.http.post('/api/documents/map').send(huge).expect(413);
+    expect((await test.http.get('/api/documents/map')).body).toEqual([]);
     await test.close();
   });
 });

@@ -6,11 +6,16 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { router } from './router.tsx';
+import { hear } from './store/documents/engine.ts';
+import { listen } from './store/documents/liveEvents.ts';
 import { keepSettings } from './store/settings.ts';
 import { createStore } from './store/store.ts';
 
 const store = createStore();
 store.subscribe(() => keepSettings(store.getState().settings));
+listen((event) => store.dispatch(hear(event)));
+// Where the machine itself says that the network is back, what waits is sent at once.
+addEventListener('online', () => store.dispatch(hear({ type: 'opened' })));
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

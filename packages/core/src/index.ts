@@ -18,7 +18,46 @@ export * from './body/words.ts';
 export * from './check/finding.ts';
 export * from './check/holes.ts';
 export * from './check/validateMap.ts';
-export * from './drill/block.ts';
+export * from './contract/openApi.ts';
+export * from './contract/route.ts';
+export * from './contract/routes.ts';
+export * from './contract/shapes.ts';
+export * from './documents/applyCommand.ts';
+export * from './documents/applyCommand.ts';
+export {
+  type BatchCommand,
+  batch,
+  type Command,
+  CommandSchema,
+  type DescribeCommand,
+  describe as describeHead,
+  type FieldChange,
+  type PutCommand,
+  place,
+  put,
+  type RemoveCommand,
+  remove,
+  removeAlone,
+  type SetCommand,
+  set as setFields,
+} from './documents/command.ts';
+export * from './documents/defineDocument.ts';
+export * from './documents/describeChange.ts';
+export * from './documents/diffDocuments.ts';
+export * from './documents/documentIssues.ts';
+export * from './documents/documentIssues.ts';
+export * from './documents/documentKinds.ts';
+export * from './documents/duplicate.ts';
+export * from './documents/edit.ts';
+export * from './documents/entities.ts';
+export * from './documents/fieldChanges.ts';
+export * from './documents/fields.ts';
+export * from './documents/fieldValue.ts';
+export * from './documents/issue.ts';
+export * from './documents/issue.ts';
+export * from './documents/rebase.ts';
+export * from './documents/zodIssues.ts';
+export * from './documents/zodIssues.ts';
 export * from './drill/blockTime.ts';
 export * from './drill/chooseWithin.ts';
 export * from './drill/coverArcs.ts';
@@ -29,22 +68,15 @@ export * from './drill/matRun.ts';
 export * from './drill/planClass.ts';
 export * from './drill/playable.ts';
 export * from './drill/setupLength.ts';
-export * from './edit/applyCommand.ts';
-export * from './edit/badReferences.ts';
-export * from './edit/command.ts';
-export * from './edit/commandWords.ts';
-export * from './edit/diffMaps.ts';
-export * from './edit/duplicate.ts';
-export * from './edit/issue.ts';
-export * from './edit/removeWithUsers.ts';
-export * from './edit/zodIssues.ts';
 export * from './formats/lineSyntax.ts';
 export * from './formats/mapFile.ts';
 export * from './formats/mapJsonSchema.ts';
 export * from './formats/printGraphml.ts';
 export * from './formats/printLines.ts';
 export * from './formats/readLines.ts';
+export * from './formats/setAnswer.ts';
 export * from './formats/weighingSheet.ts';
+export * from './formats/writeAnswer.ts';
 export * from './game/absorption.ts';
 export * from './game/restrictedResponse.ts';
 export * from './game/seeded.ts';
@@ -54,6 +86,8 @@ export * from './game/solveMatrixGame.ts';
 export * from './game/solveStochasticGame.ts';
 export * from './game/stochasticGame.ts';
 export * from './model/chain.ts';
+export * from './model/classPlan.ts';
+export * from './model/club.ts';
 export * from './model/contacts.ts';
 export * from './model/exchange.ts';
 export * from './model/freshId.ts';
@@ -70,6 +104,7 @@ export * from './model/outcome.ts';
 export * from './model/position.ts';
 export * from './model/primitives.ts';
 export * from './model/reaction.ts';
+export * from './model/rulesProfile.ts';
 export * from './model/scenario.ts';
 export * from './model/seconds.ts';
 export * from './model/signs.ts';
@@ -80,7 +115,6 @@ export * from './read/readReaction.ts';
 export * from './read/suggestAnswers.ts';
 export * from './rules/legality.ts';
 export * from './rules/loadedJoints.ts';
-export * from './rules/profile.ts';
 export * from './rules/shippedProfiles.ts';
 export * from './weigh/bestChains.ts';
 export * from './weigh/exchangeWorths.ts';

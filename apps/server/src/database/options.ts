@@ -1,25 +1,36 @@
+import Database from 'libsql';
 import type { DataSourceOptions } from 'typeorm';
-import { ClassRow } from '../classes/class.row.ts';
-import { ChangeRow } from '../maps/rows/change.row.ts';
-import { ENTITY_ROWS } from '../maps/rows/entityRows.ts';
-import { MapRow } from '../maps/rows/map.row.ts';
+import { ChangeRow, DocumentRow, EntityRow } from '../documents/rows.ts';
 import { FirstTables1764000000000 } from './migrations/1764000000000-FirstTables.ts';
 import { History1764030000000 } from './migrations/1764030000000-History.ts';
 import { Chains1764033600000 } from './migrations/1764033600000-Chains.ts';
 import { WhatIfs1764037200000 } from './migrations/1764037200000-WhatIfs.ts';
+import { Documents1764200000000 } from './migrations/1764200000000-Documents.ts';
 
-/** How the database file is opened: WAL, foreign keys on, migrations run, never synchronised. */
+/**
+ * How the database file is opened: WAL, every commit on disk before it is confirmed, foreign keys on, migrations run,
+ * never synchronised. The driver has the interface of better-sqlite3, with its binary inside its package.
+ */
 export function databaseOptions(file: string): DataSourceOptions {
   return {
     type: 'better-sqlite3',
+    driver: Database,
     database: file,
     enableWAL: true,
     prepareDatabase: (database: { pragma(sql: string): unknown }) => {
       database.pragma('foreign_keys = ON');
-      database.pragma('synchronous = NORMAL');
+      database.pragma(
+        `synchronous = ${process.env.AFTERSQUALL_SYNCHRONOUS === 'NORMAL' ? 'NORMAL' : 'FULL'}`,
+      );
     },
-    entities: [MapRow, ChangeRow, ClassRow, ...Object.values(ENTITY_ROWS)],
-    migrations: [FirstTables1764000000000, History1764030000000, Chains1764033600000, WhatIfs1764037200000],
+    entities: [DocumentRow, EntityRow, ChangeRow],
+    migrations: [
+      FirstTables1764000000000,
+      History1764030000000,
+      Chains1764033600000,
+      WhatIfs1764037200000,
+      Documents1764200000000,
+    ],
     migrationsRun: true,
     migrationsTransactionMode: 'each',
   };

@@ -12,9 +12,16 @@ export class WriteQueue {
 
   constructor(@InjectDataSource() private readonly database: DataSource) {}
 
-  /** Runs the work in a transaction of its own, after everything that was asked for before. */
-  transaction<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
-    return this.inTurn(() => this.database.transaction(work));
+  /**
+   * Runs the work in a transaction of its own, after everything that was asked for before, and what follows from it
+   * once it is on disk and before anything else has its turn.
+   */
+  transaction<T>(work: (manager: EntityManager) => Promise<T>, committed?: (result: T) => void): Promise<T> {
+    return this.inTurn(async () => {
+      const result = await this.database.transaction(work);
+      committed?.(result);
+      return result;
+    });
   }
 
   /** Runs reads in their turn, so that they see only whole changes. */

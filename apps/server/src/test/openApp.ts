@@ -16,7 +16,7 @@ export interface TestApp {
 /** The real application over a database file of its own. */
 export async function openApp(folder?: string): Promise<TestApp> {
   const own = folder ?? (await mkdtemp(path.join(tmpdir(), 'aftersquall-')));
-  const app = await createApp({ databaseFile: path.join(own, 'test.db') });
+  const app = await createApp({ databaseFile: path.join(own, 'test.db'), checkAnswers: true });
   await app.listen(0, '127.0.0.1');
   return {
     app,

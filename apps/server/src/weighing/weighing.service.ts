@@ -12,21 +12,24 @@ import {
   weighedUp,
 } from '@aftersquall/core';
 import { Injectable, UnprocessableEntityException } from '@nestjs/common';
-import { MapsService } from '../maps/maps.service.ts';
+import { DocumentsService } from '../documents/documents.service.ts';
 
 /** Weighs maps with the functions that the screen uses; nothing is kept. */
 @Injectable()
 export class WeighingService {
-  constructor(private readonly maps: MapsService) {}
+  constructor(private readonly documents: DocumentsService) {}
 
   async weigh(id: string, whatIf: WhatIf): Promise<Weighing> {
-    const { map } = await this.maps.get(id);
-    return weighed(map, whatIf);
+    return weighed(await this.map(id), whatIf);
   }
 
   async sheet(id: string, sheet: WeighingSheet, whatIf: WhatIf): Promise<string> {
-    const { map } = await this.maps.get(id);
+    const map = await this.map(id);
     return printWeighingSheet(map, weighed(map, whatIf), sheet);
+  }
+
+  private async map(id: string): Promise<GuardMap> {
+    return (await this.documents.get({ kind: 'map', id })).document as GuardMap;
   }
 }
 

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
-import { parseMapFile, type Weighing, weighMap } from '@aftersquall/core';
+import { emptyMap, parseMapFile, type Weighing, weighMap } from '@aftersquall/core';
 import Papa from 'papaparse';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openApp, type TestApp } from '../test/openApp.ts';
@@ -11,7 +11,7 @@ const demo = parseMapFile(
 let test: TestApp;
 beforeEach(async () => {
   test = await openApp();
-  await test.http.post('/api/maps/import').send(demo).expect(201);
+  await test.http.post('/api/documents/map').send(demo).expect(201);
 });
 afterEach(() => test.close());
 
@@ -47,11 +47,11 @@ describe('a weighed map from the server', () => {
     expect(both).toBeLessThanOrEqual(Math.min(near, far) + 1e-9);
     expect(far).not.toBeCloseTo(near, 6);
     const nowhere = await asked('', { forbiddenHolds: [{ part: 'sleeve', side: 'beside' }] }).expect(400);
-    expect(nowhere.body.issues[0].path).toEqual(['forbiddenHolds', 0, 'side']);
+    expect(nowhere.body.issues[0].path).toEqual(['whatIf', 'forbiddenHolds', 0, 'side']);
   });
 
   it('is a round that a kept what-if and an opponent change alike', async () => {
-    const { body: stored } = await test.http.get('/api/maps/kelpwick').expect(200);
+    const { body: stored } = await test.http.get('/api/documents/map/kelpwick').expect(200);
     const opponent = demo.opponents[0]!;
     const commands = [
       {
@@ -61,16 +61,16 @@ describe('a weighed map from the server', () => {
       },
     ];
     await test.http
-      .post('/api/maps/kelpwick/changes')
-      .send({ revision: stored.revision, commands })
+      .post('/api/documents/map/kelpwick/changes')
+      .send({ base: stored.revision, key: 'a-what-if', commands })
       .expect(200);
-    const { body: after } = await test.http.get('/api/maps/kelpwick').expect(200);
+    const { body: after } = await test.http.get('/api/documents/map/kelpwick').expect(200);
     const {
       id: _,
       name: __,
       note: ___,
       ...kept
-    } = after.map.scenarios.find(({ id }: { id: string }) => id === 'bold');
+    } = after.document.scenarios.find(({ id }: { id: string }) => id === 'bold');
     const { body } = await asked('', kept).expect(200);
     const here = weighMap(demo, { tendencies: opponent.tendencies, trust: 1, submissionWorth: 12 });
     expect((body as Weighing).gain).toBeCloseTo(here.gain, 9);
@@ -90,12 +90,12 @@ describe('a weighed map from the server', () => {
     await test.http.get('/api/maps/kelpwick/weighing/nothing.csv').expect(400);
     await test.http.get('/api/maps/lost/weighing').expect(404);
     const garbled = await test.http.get('/api/maps/kelpwick/weighing?whatIf={').expect(400);
-    expect(garbled.body.message).toContain('as JSON');
+    expect(garbled.body.issues[0].message).toContain('as JSON');
     const beyond = await asked('', { continuation: 1 }).expect(400);
-    expect(beyond.body.issues[0].path).toEqual(['continuation']);
+    expect(beyond.body.issues[0].path).toEqual(['whatIf', 'continuation']);
     const gone = await asked('', { opponent: 'lost' }).expect(422);
     expect(gone.body.message).toContain('choose another one');
-    await test.http.post('/api/maps').send({ id: 'bare', name: 'Bare' }).expect(201);
+    await test.http.post('/api/documents/map').send(emptyMap('bare', 'Bare')).expect(201);
     const bare = await test.http.get('/api/maps/bare/weighing').expect(422);
     expect(bare.body.message).toContain('give at least one an entry weight');
   });

@@ -1,83 +1,96 @@
-import { ENTITY_KINDS, type GuardMap, LIST_OF } from '@aftersquall/core';
+import { describeField, describeValue, type FieldOverlap } from '@aftersquall/core';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
-import { type Conflict, settleConflict, told } from '../store/mapSession.ts';
+import { ChoiceToggle } from '../components/ChoiceToggle.tsx';
+import { settle } from '../store/documents/engine.ts';
+import type { Conflict, Session } from '../store/documents/session.ts';
 import { useAppDispatch } from '../store/store.ts';
 
-interface Difference {
-  kind: string;
-  id: string;
-  mine: string;
-  theirs: string;
-}
+const keyOf = ({ kind, id, path }: FieldOverlap): string => [kind, id, ...path].join('/');
 
-/** What two versions of a map say differently, thing by thing. */
-function differences(mine: GuardMap, theirs: GuardMap): Difference[] {
-  const show = (thing: object | undefined) => (thing ? JSON.stringify(thing, null, 1) : '(not there)');
-  return ENTITY_KINDS.flatMap((kind) => {
-    const ours = new Map(mine[LIST_OF[kind]].map((thing) => [thing.id, thing as object]));
-    const others = new Map(theirs[LIST_OF[kind]].map((thing) => [thing.id, thing as object]));
-    return [...new Set([...ours.keys(), ...others.keys()])]
-      .map((id) => ({ kind, id, mine: show(ours.get(id)), theirs: show(others.get(id)) }))
-      .filter((row) => row.mine !== row.theirs);
-  });
-}
-
-/** Shown when the map was changed elsewhere: both versions, and the coach decides. */
-export function ConflictDialog({ conflict }: { conflict: Conflict }) {
+/** Asks about a change of ours that met others': field by field, and only where both changed the same. */
+export function ConflictDialog({ session, conflict }: { session: Session; conflict: Conflict }) {
   const dispatch = useAppDispatch();
-  const [refused, setRefused] = useState('');
-  const rows = differences(conflict.mine, conflict.theirs.map);
-  const keepMine = () => {
-    const issues = dispatch(settleConflict(true));
-    if (issues.length > 0) {
-      setRefused(issues.map((issue) => issue.message).join('; '));
-      dispatch(told(`Your change no longer fits: ${issues[0]!.message}.`));
-    }
+  const [theirs, setTheirs] = useState<ReadonlySet<string>>(new Set());
+  const choose = (overlap: FieldOverlap, side: 'mine' | 'theirs') => {
+    const next = new Set(theirs);
+    if (side === 'theirs') next.add(keyOf(overlap));
+    else next.delete(keyOf(overlap));
+    setTheirs(next);
   };
+  const impossible = conflict.issues.length > 0;
+  const go = () => {
+    const fields = conflict.overlaps.filter((overlap) => theirs.has(keyOf(overlap)));
+    dispatch(settle(session.address, impossible ? conflict.overlaps : fields));
+  };
+  const who = conflict.who || 'Somebody else';
   return (
-    <Modal show size="lg" backdrop="static" keyboard={false} aria-labelledby="conflict-title">
+    <Modal show backdrop="static" keyboard={false} aria-labelledby="conflict-title">
       <Modal.Header>
         <Modal.Title id="conflict-title" as="h2">
-          This map was changed elsewhere
+          {impossible ? 'Your change no longer fits' : 'Changed by two people at once'}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <p>Nothing is lost yet. These things differ between your version and the one that was saved.</p>
-        {refused && <p className="hazard">{refused}</p>}
-        <table className="table table-sm">
-          <thead>
-            <tr>
-              <th>What</th>
-              <th>Yours</th>
-              <th>Saved elsewhere</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={`${row.kind}/${row.id}`}>
-                <td>
-                  {row.kind} <b>{row.id}</b>
-                </td>
-                <td>
-                  <pre className="mb-0 small">{row.mine}</pre>
-                </td>
-                <td>
-                  <pre className="mb-0 small">{row.theirs}</pre>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        {impossible ? (
+          <>
+            <p>
+              {who} changed what “{conflict.what}” builds on. Everything else of yours is kept.
+            </p>
+            <ul>
+              {conflict.issues.map(({ message }) => (
+                <li key={message}>{message}</li>
+              ))}
+            </ul>
+          </>
+        ) : (
+          conflict.overlaps.map((overlap) => (
+            <Question
+              key={keyOf(overlap)}
+              session={session}
+              overlap={overlap}
+              who={who}
+              side={theirs.has(keyOf(overlap)) ? 'theirs' : 'mine'}
+              onChoose={(side) => choose(overlap, side)}
+            />
+          ))
+        )}
       </Modal.Body>
       <Modal.Footer>
-        <button type="button" className="btn btn-plain" onClick={() => dispatch(settleConflict(false))}>
-          Take the saved version
-        </button>
-        <button type="button" className="btn btn-now" onClick={keepMine}>
-          Make my change again on top of it
+        <button type="button" className="btn btn-now" onClick={go} autoFocus>
+          {impossible ? 'Leave my change out' : 'Go on'}
         </button>
       </Modal.Footer>
     </Modal>
+  );
+}
+
+interface QuestionProps {
+  session: Session;
+  overlap: FieldOverlap;
+  who: string;
+  side: 'mine' | 'theirs';
+  onChoose: (side: 'mine' | 'theirs') => void;
+}
+
+function Question({ session, overlap, who, side, onChoose }: QuestionProps) {
+  const document = session.server!;
+  const what = describeField(document, overlap);
+  const words = (value: unknown) => describeValue(document, overlap, value);
+  return (
+    <div className="conflict-question">
+      <p className="mb-1">
+        <b>{what}</b>
+      </p>
+      <ChoiceToggle
+        label={what}
+        value={side}
+        choices={[
+          ['mine', `Yours: ${words(overlap.mine)}`],
+          ['theirs', `${who}: ${words(overlap.theirs)}`],
+        ]}
+        onChange={onChoose}
+      />
+    </div>
   );
 }

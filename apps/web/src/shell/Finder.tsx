@@ -3,6 +3,7 @@ import { matchSorter } from 'match-sorter';
 import { useMemo, useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
+import { mapAddress } from '../components/addresses.ts';
 import { ChoiceSearch } from '../components/ChoiceSearch.tsx';
 
 interface Found {
@@ -18,7 +19,7 @@ const MOST = 12;
 /** Everything in a map that has a name, with where it is shown. */
 export function findable(map: GuardMap): Found[] {
   const index = indexMap(map);
-  const at = (kind: string, id: string) => `map?sel=${kind}.${id}`;
+  const at = (kind: string, id: string) => `?sel=${kind}.${id}`;
   return [
     ...map.positions.map(({ id, name, aliases }) => ({
       key: `position ${id}`,
@@ -46,7 +47,7 @@ export function findable(map: GuardMap): Found[] {
       name,
       aliases,
       what: 'guard system',
-      address: `map?system=${id}`,
+      address: `?system=${id}`,
     })),
   ];
 }
@@ -69,7 +70,7 @@ export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
     const thing = found[place];
     if (!thing) return;
     onHide();
-    navigate(`/${map.id}/${thing.address}`);
+    navigate(mapAddress(map.id) + thing.address);
   };
   return (
     <Modal show onHide={onHide} aria-label="Find anything" animation={false}>

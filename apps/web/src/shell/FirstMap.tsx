@@ -1,21 +1,25 @@
 import './shell.scss';
-import { freshId, NameSchema } from '@aftersquall/core';
+import { emptyMap, freshId, NameSchema } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { Navigate, useNavigate } from 'react-router';
 import { z } from 'zod';
-import { refusalOf, useCreateMapMutation, useMapsQuery } from '../store/api.ts';
-import { RemovedMap } from './RemovedMap.tsx';
-import { useTheme } from './useTheme.ts';
+import { mapAddress } from '../components/addresses.ts';
+import { useTheme } from '../components/useTheme.ts';
+import { refusalOf, useCreateDocumentMutation, useListDocumentsQuery } from '../store/api.ts';
+import { selectMapId } from '../store/openMap.ts';
+import { useAppSelector } from '../store/store.ts';
+import { Notices } from './Notices.tsx';
 
 const NewMap = z.object({ name: NameSchema });
 
 /** Where one begins: the map there is, or the first one to be named. */
 export function FirstMap() {
   useTheme();
-  const { data: maps, error, refetch } = useMapsQuery();
-  const [createMap, creation] = useCreateMapMutation();
+  const { data: maps, error, refetch } = useListDocumentsQuery({ params: { kind: 'map' } });
+  const [create, creation] = useCreateDocumentMutation();
+  const last = useAppSelector(selectMapId);
   const navigate = useNavigate();
   const form = useForm<z.infer<typeof NewMap>>({
     resolver: zodResolver(NewMap),
@@ -34,24 +38,24 @@ export function FirstMap() {
     );
   }
   if (!maps) return null;
-  const [first] = maps;
-  if (first) return <Navigate to={`/${first.id}/map`} replace />;
+  const first = maps.find(({ id }) => id === last) ?? maps[0];
+  if (first) return <Navigate to={mapAddress(first.id)} replace />;
 
-  const create = form.handleSubmit(async ({ name }) => {
-    const { data } = await createMap({ id: freshId(name, []), name });
-    if (data) navigate(`/${data.map.id}/map`);
+  const begin = form.handleSubmit(async ({ name }) => {
+    const { data } = await create({ params: { kind: 'map' }, body: emptyMap(freshId(name, []), name) });
+    if (data) navigate(mapAddress(data.id));
   });
   const trouble =
     form.formState.errors.name?.message ?? (creation.error && refusalOf(creation.error).message);
   return (
     <main className="teach">
-      <RemovedMap />
+      <Notices />
       <h1>Name your first map</h1>
       <p>
         A map holds the guard systems you teach: positions with their holds, the moves from each, what
         opponents do, and your answer. Most coaches keep one map for everything.
       </p>
-      <Form onSubmit={create} noValidate>
+      <Form onSubmit={begin} noValidate>
         <Form.Group controlId="map-name" className="mb-2">
           <Form.Label>Name of the map</Form.Label>
           <Form.Control {...form.register('name')} isInvalid={Boolean(trouble)} autoFocus />

@@ -3,54 +3,57 @@ import { CircleHelp, Moon, Search, Sun } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
-import { openMap, redoChange, selectSession, told, undoChange } from '../store/mapSession.ts';
-import { setTheme } from '../store/settings.ts';
+import { useTheme } from '../components/useTheme.ts';
+import { useListDocumentsQuery } from '../store/api.ts';
+import { selectAsking, selectEdited } from '../store/documents/documentsSlice.ts';
+import { redoChange, undoChange } from '../store/documents/engine.ts';
+import { useDocument } from '../store/documents/useDocument.ts';
+import { selectMapId } from '../store/openMap.ts';
+import { setTheme, showMap } from '../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { Finder } from './Finder.tsx';
 import { KeysHelp } from './KeysHelp.tsx';
+import { Notices } from './Notices.tsx';
 import { PLACES } from './places.ts';
-import { RemovedMap } from './RemovedMap.tsx';
-import { useTheme } from './useTheme.ts';
 
-/** The rail, the place beside it, and what belongs to every place: keys, conflicts, the offer to undo. */
+/** The rail, the place beside it, and what belongs to every place: keys, conflicts, what was just done. */
 export function Shell() {
-  const { mapId = '' } = useParams();
+  const mapId = useMapId();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const session = useAppSelector(selectSession);
+  const session = useDocument('map', mapId);
+  const edited = useAppSelector(selectEdited);
+  const asking = useAppSelector(selectAsking);
   const theme = useTheme();
   const [help, setHelp] = useState(false);
   const [finding, setFinding] = useState(false);
-
-  useEffect(() => {
-    if (session.id !== mapId) void dispatch(openMap(mapId));
-  }, [dispatch, mapId, session.id]);
 
   useHotkeys(
     PLACES.map(({ key }) => key),
     (event) => {
       const place = PLACES.find(({ key }) => key === event.key);
-      if (place) navigate(`/${mapId}/${place.path}`);
+      if (place && mapId) navigate(place.address(mapId));
     },
   );
   // By what a key writes, not by where it lies: layouts differ.
   const written = { preventDefault: true, useKey: true };
   useHotkeys('?', () => setHelp(true), { ...written, ignoreModifiers: true });
   useHotkeys('/', () => setFinding(true), { ...written, ignoreModifiers: true });
-  useHotkeys('mod+z', () => dispatch(undoChange()), written);
-  useHotkeys('mod+shift+z, mod+y', () => dispatch(redoChange()), written);
+  useHotkeys('mod+z', () => edited && dispatch(undoChange(edited.address)), written);
+  useHotkeys('mod+shift+z, mod+y', () => edited && dispatch(redoChange(edited.address)), written);
 
   return (
     <div className="shell">
       <nav className="rail" aria-label="Places">
         <img className="emblem" src="/icon.svg" alt="Aftersquall" width={34} height={34} />
-        {PLACES.map(({ path, name, icon: Icon, key }) => (
-          <NavLink key={path} to={`/${mapId}/${path}`} title={`${name} (${key})`}>
-            <Icon size={20} aria-hidden />
-            {name}
-          </NavLink>
-        ))}
+        {mapId &&
+          PLACES.map(({ name, icon: Icon, key, address, end }) => (
+            <NavLink key={name} to={address(mapId)} end={end} title={`${name} (${key})`}>
+              <Icon size={20} aria-hidden />
+              {name}
+            </NavLink>
+          ))}
         <button type="button" className="foot" title="Find anything (/)" onClick={() => setFinding(true)}>
           <Search size={18} aria-hidden />
           Find
@@ -65,34 +68,37 @@ export function Shell() {
         </button>
       </nav>
       <main className="place">
-        {session.state === 'missing' ? (
+        {session?.state === 'missing' ? (
           <div className="teach">
             <h1>This map cannot be opened</h1>
             <p>{session.trouble}</p>
             <a href="/">Go to the maps there are</a>
           </div>
         ) : (
-          session.map && <Outlet />
+          session?.shown && <Outlet />
         )}
       </main>
-      {session.lately && (
-        <div className="toasts" role="status">
-          <span>{session.lately}</span>
-          <button type="button" className="btn btn-sm" onClick={() => dispatch(undoChange())}>
-            Undo
-          </button>
-          <button
-            type="button"
-            className="btn-close btn-close-white"
-            aria-label="Close"
-            onClick={() => dispatch(told(undefined))}
-          />
-        </div>
+      <Notices />
+      {asking?.conflict && (
+        <ConflictDialog key={asking.conflict.key} session={asking} conflict={asking.conflict} />
       )}
-      <RemovedMap />
-      {session.conflict && <ConflictDialog conflict={session.conflict} />}
-      {finding && session.map && <Finder map={session.map} onHide={() => setFinding(false)} />}
+      {finding && session?.shown && <Finder map={session.shown} onHide={() => setFinding(false)} />}
       <KeysHelp show={help} onHide={() => setHelp(false)} />
     </div>
   );
+}
+
+/** The map in the address; for the places of the club the one that was there last, else the first there is. */
+function useMapId(): string | undefined {
+  const { mapId } = useParams();
+  const dispatch = useAppDispatch();
+  const last = useAppSelector(selectMapId);
+  const { data: maps } = useListDocumentsQuery({ params: { kind: 'map' } }, { skip: mapId !== undefined });
+  const known = maps?.some(({ id }) => id === last) ? last : maps?.[0]?.id;
+  const wanted = mapId ?? known;
+  useEffect(() => {
+    if (wanted !== undefined) dispatch(showMap(wanted));
+  }, [dispatch, wanted]);
+  // The places read the map that was shown last: they wait until it is the wanted one.
+  return wanted === last ? wanted : undefined;
 }

@@ -1,11 +1,30 @@
 import { BookOpenText, ChartNoAxesColumn, ListOrdered, Scale, Timer, Waypoints } from 'lucide-react';
+import { classAddress, mapAddress, matAddress } from '../components/addresses.ts';
 
-/** The places that work today, with the key that goes to each. */
+/** The places that work today, with the key that goes to each and where it is for a map. */
 export const PLACES = [
-  { key: '1', path: 'map', name: 'Map', icon: Waypoints },
-  { key: '2', path: 'read', name: 'Read', icon: BookOpenText },
-  { key: '3', path: 'weigh', name: 'Weigh', icon: ChartNoAxesColumn },
-  { key: '4', path: 'balance', name: 'Balance', icon: Scale },
-  { key: '5', path: 'drills', name: 'Drills', icon: ListOrdered },
-  { key: '6', path: 'mat', name: 'Mat', icon: Timer },
+  { key: '1', name: 'Map', icon: Waypoints, address: (map: string) => mapAddress(map), end: true },
+  {
+    key: '2',
+    name: 'Read',
+    icon: BookOpenText,
+    address: (map: string) => mapAddress(map, 'read'),
+    end: false,
+  },
+  {
+    key: '3',
+    name: 'Weigh',
+    icon: ChartNoAxesColumn,
+    address: (map: string) => mapAddress(map, 'weigh'),
+    end: false,
+  },
+  {
+    key: '4',
+    name: 'Balance',
+    icon: Scale,
+    address: (map: string) => mapAddress(map, 'balance'),
+    end: false,
+  },
+  { key: '5', name: 'Drills', icon: ListOrdered, address: () => classAddress(), end: false },
+  { key: '6', name: 'Mat', icon: Timer, address: () => matAddress(), end: false },
 ] as const;

@@ -1,110 +1,105 @@
-import type { ClassPlan, Command, GuardMap, Issue } from '@aftersquall/core';
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import {
+  type AnswerOf,
+  addressOf,
+  type CallOf,
+  type FieldOverlap,
+  type Issue,
+  isText,
+  type RefusalBody,
+  ROUTES,
+  type RouteName,
+} from '@aftersquall/core';
+import { createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { addressKey } from './documents/outbox.ts';
 
-export interface MapSummary {
-  id: string;
-  name: string;
-  revision: number;
-}
-export interface StoredMap {
-  revision: number;
-  map: GuardMap;
-}
-/** One line of a map's history. */
-export interface MapChange {
-  revision: number;
-  at: string;
-  who: string;
-  what: string;
-}
-export interface StoredClass {
-  revision: number;
-  plan: ClassPlan;
-}
+type Call<N extends RouteName> = CallOf<(typeof ROUTES)[N]>;
+type Answer<N extends RouteName> = AnswerOf<(typeof ROUTES)[N]>;
+
+/** A request for a route of the contract. */
+const request =
+  <N extends RouteName>(name: N) =>
+  (call: Call<N>): FetchArgs => {
+    const route = ROUTES[name];
+    const body = 'body' in call ? call.body : undefined;
+    return {
+      url: addressOf(route, call),
+      method: route.method,
+      ...(body !== undefined && { body }),
+      ...('response' in route && isText(route.response) && { responseHandler: 'text' }),
+    };
+  };
+
+/** The server, by its contract. */
+export const api = createApi({
+  baseQuery: fetchBaseQuery({ baseUrl: '/' }),
+  tagTypes: ['Documents', 'History'],
+  endpoints: (build) => ({
+    listDocuments: build.query<Answer<'listDocuments'>, Call<'listDocuments'>>({
+      query: request('listDocuments'),
+      providesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
+    }),
+    createDocument: build.mutation<Answer<'createDocument'>, Call<'createDocument'>>({
+      query: request('createDocument'),
+      invalidatesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
+    }),
+    getDocument: build.query<Answer<'getDocument'>, Call<'getDocument'>>({
+      query: request('getDocument'),
+      keepUnusedDataFor: 0,
+    }),
+    changeDocument: build.mutation<Answer<'changeDocument'>, Call<'changeDocument'>>({
+      query: request('changeDocument'),
+    }),
+    listChanges: build.query<Answer<'listChanges'>, Call<'listChanges'>>({
+      query: request('listChanges'),
+      keepUnusedDataFor: 0,
+    }),
+    listHistory: build.query<Answer<'listHistory'>, Call<'listHistory'>>({
+      query: request('listHistory'),
+      providesTags: (_, __, { params }) => [{ type: 'History', id: addressKey(params) }],
+    }),
+    getRevision: build.query<Answer<'getRevision'>, Call<'getRevision'>>({ query: request('getRevision') }),
+    copyDocument: build.mutation<Answer<'copyDocument'>, Call<'copyDocument'>>({
+      query: request('copyDocument'),
+      invalidatesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
+    }),
+    removeDocument: build.mutation<Answer<'removeDocument'>, Call<'removeDocument'>>({
+      query: request('removeDocument'),
+      invalidatesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
+    }),
+    restoreDocument: build.mutation<Answer<'restoreDocument'>, Call<'restoreDocument'>>({
+      query: request('restoreDocument'),
+      invalidatesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
+    }),
+  }),
+});
+
+export const {
+  useListDocumentsQuery,
+  useCreateDocumentMutation,
+  useListHistoryQuery,
+  useLazyGetRevisionQuery,
+  useCopyDocumentMutation,
+  useRemoveDocumentMutation,
+  useRestoreDocumentMutation,
+} = api;
 
 /** What the server says when it does not do what was asked. */
 export interface Refusal {
   status: number | string;
   message: string;
   issues: Issue[];
-  body: unknown;
+  overlaps: FieldOverlap[];
 }
-
-export const api = createApi({
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Maps', 'Classes', 'History'],
-  endpoints: (build) => ({
-    maps: build.query<MapSummary[], void>({ query: () => 'maps', providesTags: ['Maps'] }),
-    createMap: build.mutation<StoredMap, { id: string; name: string }>({
-      query: (body) => ({ url: 'maps', method: 'POST', body }),
-      invalidatesTags: ['Maps'],
-    }),
-    importMap: build.mutation<StoredMap, unknown>({
-      query: (body) => ({ url: 'maps/import', method: 'POST', body }),
-      invalidatesTags: ['Maps'],
-    }),
-    copyMap: build.mutation<StoredMap, { from: string; id: string; name: string }>({
-      query: ({ from, ...body }) => ({ url: `maps/${from}/copy`, method: 'POST', body }),
-      invalidatesTags: ['Maps'],
-    }),
-    removeMap: build.mutation<void, string>({
-      query: (id) => ({ url: `maps/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Maps'],
-    }),
-    giveBackMap: build.mutation<StoredMap, string>({
-      query: (id) => ({ url: `maps/${id}/give-back`, method: 'POST' }),
-      invalidatesTags: ['Maps'],
-    }),
-    history: build.query<MapChange[], { id: string; before?: number }>({
-      query: ({ id, before }) => `maps/${id}/history${before === undefined ? '' : `?before=${before}`}`,
-      providesTags: ['History'],
-    }),
-    revision: build.query<StoredMap, { id: string; revision: number }>({
-      query: ({ id, revision }) => `maps/${id}/revisions/${revision}`,
-    }),
-    map: build.query<StoredMap, string>({ query: (id) => `maps/${id}`, keepUnusedDataFor: 0 }),
-    changeMap: build.mutation<
-      { revision: number; inverse: Command },
-      { id: string; revision: number; commands: Command[]; who: string }
-    >({
-      query: ({ id, ...body }) => ({ url: `maps/${id}/changes`, method: 'POST', body }),
-      invalidatesTags: ['History'],
-    }),
-    classes: build.query<StoredClass[], void>({ query: () => 'classes', providesTags: ['Classes'] }),
-    saveClass: build.mutation<StoredClass, StoredClass>({
-      query: (body) => ({ url: `classes/${body.plan.id}`, method: 'PUT', body }),
-      invalidatesTags: ['Classes'],
-    }),
-    removeClass: build.mutation<StoredClass, { id: string; revision: number }>({
-      query: ({ id, revision }) => ({ url: `classes/${id}?revision=${revision}`, method: 'DELETE' }),
-      invalidatesTags: ['Classes'],
-    }),
-  }),
-});
-
-export const {
-  useMapsQuery,
-  useCreateMapMutation,
-  useImportMapMutation,
-  useCopyMapMutation,
-  useRemoveMapMutation,
-  useGiveBackMapMutation,
-  useHistoryQuery,
-  useLazyRevisionQuery,
-  useClassesQuery,
-  useSaveClassMutation,
-  useRemoveClassMutation,
-} = api;
 
 /** Reads a failed request as a refusal, whatever kind of failure it was. */
 export function refusalOf(error: unknown): Refusal {
   const { status = 'unknown', data } = (error ?? {}) as { status?: number | string; data?: unknown };
-  const body = (data ?? {}) as { message?: string; issues?: Issue[] };
+  const body = (typeof data === 'object' && data !== null ? data : {}) as Partial<RefusalBody>;
   const offline = status === 'FETCH_ERROR';
   return {
     status,
     message: body.message ?? (offline ? 'The server cannot be reached.' : 'The server could not do that.'),
     issues: body.issues ?? [],
-    body: data,
+    overlaps: body.overlaps ?? [],
   };
 }

@@ -9,6 +9,8 @@ interface Settings {
   coach: string;
   /** Builds of the two who are read about, as far as they are known. */
   builds: Builds;
+  /** The map that was open last. */
+  lastMap?: string | undefined;
 }
 
 const KEY = 'aftersquall.settings';
@@ -38,6 +40,9 @@ const slice = createSlice({
     setCoach(settings, { payload }: PayloadAction<string>) {
       settings.coach = payload;
     },
+    showMap(settings, { payload }: PayloadAction<string>) {
+      settings.lastMap = payload;
+    },
     setRules(settings, { payload }: PayloadAction<string>) {
       settings.rules = payload;
     },
@@ -45,7 +50,7 @@ const slice = createSlice({
 });
 
 export const settings = slice.reducer;
-export const { setTheme, setApparel, setBuilds, setCoach, setRules } = slice.actions;
+export const { setTheme, setApparel, setBuilds, setCoach, setRules, showMap } = slice.actions;
 
 /** Keeps the settings for the next visit. */
 export function keepSettings(value: Settings): void {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { applyCommand } from '../edit/applyCommand.ts';
+import { applyCommand } from '../documents/applyCommand.ts';
 import type { Hold } from '../model/hold.ts';
 import type { GuardMap } from '../model/map.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
@@ -330,7 +330,7 @@ describe('findings', () => {
       ]),
     );
     for (const { bad, f } of offered) {
-      const mended = applyCommand(bad, f.command!).map;
+      const mended = applyCommand(bad, f.command!).document;
       const left = validateMap(mended).filter(
         ({ code, place }) => code === f.code && place.path === f.place.path,
       );

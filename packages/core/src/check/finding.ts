@@ -1,6 +1,6 @@
-import type { Command } from '../edit/command.ts';
+import type { Command } from '../documents/command.ts';
 import type { EntityKind, GuardMap } from '../model/map.ts';
-import type { RulesProfile } from '../rules/profile.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
 
 export type Severity = 'error' | 'warning' | 'note';
 

@@ -1,4 +1,4 @@
-import type { Block, ClassPlan } from './block.ts';
+import type { Block, ClassPlan } from '../model/classPlan.ts';
 
 export interface BlockTime {
   /** How many take a turn as bottom in the largest group. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { type Block, BlockSchema, ClassSchema } from '../model/classPlan.ts';
 import { smallMap } from '../test/smallMap.ts';
-import { type Block, BlockSchema, ClassSchema } from './block.ts';
 import { blockTime, classSeconds, largestGroup } from './blockTime.ts';
 import { chooseWithin } from './chooseWithin.ts';
 import { fillReps } from './fillReps.ts';

@@ -1,9 +1,9 @@
 import { landingWords } from '../body/landingWords.ts';
+import type { Link } from '../model/classPlan.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { exchangeSeconds } from '../model/seconds.ts';
-import type { Link } from './block.ts';
 
 /** What an exchange says in a block, as it stands today. */
 export function linkOf(map: GuardMap, exchange: Exchange, mirrored = false): Link {

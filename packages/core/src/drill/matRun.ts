@@ -1,4 +1,4 @@
-import type { Block, ClassPlan } from './block.ts';
+import type { Block, ClassPlan } from '../model/classPlan.ts';
 import { blockTime } from './blockTime.ts';
 
 /** One stretch of the clock. */

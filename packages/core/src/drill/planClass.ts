@@ -1,9 +1,9 @@
+import type { Block, ClassPlan, DrilledBlock } from '../model/classPlan.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { isOutcome } from '../model/outcome.ts';
 import type { Apparel } from '../model/primitives.ts';
-import type { Block, ClassPlan, DrilledBlock } from './block.ts';
 import { blockTime, classSeconds } from './blockTime.ts';
 import { chooseWithin } from './chooseWithin.ts';
 import type { Cover } from './coverArcs.ts';

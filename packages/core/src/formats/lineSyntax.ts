@@ -69,22 +69,41 @@ function parseLine(source: string, line: number): Line {
     if (met.text.toLowerCase() !== 'none' || met.mirrored || met.quoted) reaction = met;
   }
   reader.expect('->', `an arrow before the result: ${FORM}`);
-  const to = reader.result();
-  const chance = reader.percent();
-  const otherwise = reader.acceptWord('else') ? reader.result() : undefined;
-  const seconds = reader.seconds();
-  reader.end();
   return {
     line,
     position,
     move,
     ...(variant && { variant }),
     ...(reaction && { reaction }),
+    ...readTail(reader),
+  };
+}
+
+/** What stands behind the arrow: result, chance, what happens else, time. */
+export type AnswerSyntax = Pick<Line, 'to' | 'chance' | 'otherwise' | 'seconds'>;
+
+function readTail(reader: Reader): AnswerSyntax {
+  const to = reader.result();
+  const chance = reader.percent();
+  const otherwise = reader.acceptWord('else') ? reader.result() : undefined;
+  const seconds = reader.seconds();
+  reader.end();
+  return {
     to,
     ...(chance !== undefined && { chance }),
     ...(otherwise && { otherwise }),
     ...(seconds !== undefined && { seconds }),
   };
+}
+
+/** An answer by itself, as it is typed where move and reaction are clear: "two on one 70% else knee line 8s". */
+export function parseAnswer(text: string): { answer: AnswerSyntax } | { error: Omit<LineError, 'line'> } {
+  try {
+    return { answer: readTail(new Reader(text)) };
+  } catch (error) {
+    if (!(error instanceof Slip)) throw error;
+    return { error: { column: error.column, message: error.message } };
+  }
 }
 
 /** Reads one line from left to right. */

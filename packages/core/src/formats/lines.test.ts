@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { applyCommand } from '../edit/applyCommand.ts';
+import { applyCommand } from '../documents/applyCommand.ts';
 import { emptyMap } from '../model/map.ts';
 import { OUTCOMES } from '../model/outcome.ts';
 import { guardMap } from '../test/arbitraries.ts';
@@ -168,14 +168,14 @@ describe('lines and a map', () => {
       '5 exchange bring the shield back',
     ]);
     const applied = applyCommand(empty, read.command);
-    expect(applied.map).toEqual(read.map);
-    expect(applied.map.moves.map(({ kind }) => kind)).toEqual(['connect', 'back-take', 'connect']);
-    expect(applied.map.positions[0]).toMatchObject({
+    expect(applied.document).toEqual(read.map);
+    expect(applied.document.moves.map(({ kind }) => kind)).toEqual(['connect', 'back-take', 'connect']);
+    expect(applied.document.positions[0]).toMatchObject({
       entry: 1,
       looks: [{ reactions: [{ id: 'crossface' }] }, { reactions: [{ id: 'whizzer' }] }],
     });
-    expect(printMapFile(applyCommand(applied.map, applied.inverse).map)).toBe(printMapFile(empty));
-    expect(readLines(applied.map, text).changes).toEqual([]);
+    expect(printMapFile(applyCommand(applied.document, applied.inverse).document)).toBe(printMapFile(empty));
+    expect(readLines(applied.document, text).changes).toEqual([]);
   });
 
   it('change an exchange that exists and keep what lines cannot say', () => {
@@ -205,7 +205,9 @@ describe('lines and a map', () => {
     const { changes, map: next, command } = readAllLines(map, fewer, ['start']);
     expect(changes).toMatchObject([{ kind: 'exchange', id: 'gather-strip', change: 'gone' }]);
     expect(next.exchanges.map(({ id }) => id)).toEqual(['choke-none', 'tilt-none', 'roll-none']);
-    expect(printMapFile(applyCommand(next, applyCommand(map, command).inverse).map)).toBe(printMapFile(map));
+    expect(printMapFile(applyCommand(next, applyCommand(map, command).inverse).document)).toBe(
+      printMapFile(map),
+    );
     // While a line cannot be read nobody knows what it mentions: nothing goes.
     expect(readAllLines(map, `${fewer}\nCollar and far sleeve Gather`, ['start']).changes).toEqual([]);
   });

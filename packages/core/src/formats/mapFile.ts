@@ -1,7 +1,7 @@
 import stringify from 'json-stringify-pretty-compact';
-import { badReferences } from '../edit/badReferences.ts';
-import { RefusedError } from '../edit/issue.ts';
-import { zodIssues } from '../edit/zodIssues.ts';
+import { badReferences } from '../documents/documentIssues.ts';
+import { RefusedError } from '../documents/issue.ts';
+import { zodIssues } from '../documents/zodIssues.ts';
 import { type GuardMap, MapSchema } from '../model/map.ts';
 
 /**

@@ -1,6 +1,6 @@
-import { applyCommand } from '../edit/applyCommand.ts';
-import { type BatchCommand, batch, type Command, put, remove } from '../edit/command.ts';
-import { type Exchange, ExchangeSchema, exchangeKey } from '../model/exchange.ts';
+import { applyCommand } from '../documents/applyCommand.ts';
+import { type BatchCommand, batch, type Command, put, remove } from '../documents/command.ts';
+import { edit } from '../documents/edit.ts';
 import { freshId } from '../model/freshId.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -9,14 +9,11 @@ import type { Landing, Outcome } from '../model/outcome.ts';
 import { PositionSchema } from '../model/position.ts';
 import { type ReactionRef, ReactionSchema } from '../model/reaction.ts';
 import { isOutcomeWord, type Line, type LineError, type Named, parseLines } from './lineSyntax.ts';
+import { type ChangedThing, type Make, setAnswer } from './setAnswer.ts';
 
 /** What reading lines would do to one thing of the map. */
-export interface LineChange {
+export interface LineChange extends ChangedThing {
   line: number;
-  kind: 'position' | 'move' | 'reaction' | 'exchange';
-  id: string;
-  name: string;
-  change: 'new' | 'changed' | 'gone';
 }
 
 export interface ReadLines {
@@ -28,8 +25,6 @@ export interface ReadLines {
   /** The exchanges that the lines are about, new ones included. */
   mentioned: ReadonlySet<string>;
 }
-
-const DEFAULT_CHANCE = 0.5;
 
 /**
  * What lines of notation mean for a map. Names are looked up by id, name or alias, whatever their case; a name
@@ -46,7 +41,7 @@ export function readLines(map: GuardMap, text: string): ReadLines {
     try {
       const { steps, exchange } = readLine(current, line);
       mentioned.add(exchange);
-      for (const { command } of steps) current = applyCommand(current, command).map;
+      for (const { command } of steps) current = applyCommand(current, command).document;
       commands.push(...steps.map(({ command }) => command));
       changes.push(...steps.flatMap(({ change }) => (change ? [{ ...change, line: line.line }] : [])));
     } catch (error) {
@@ -89,7 +84,7 @@ export function readAllLines(map: GuardMap, text: string, positions: readonly st
       ),
     ],
     command,
-    map: applyCommand(map, command).map,
+    map: applyCommand(map, command).document,
   };
 }
 
@@ -103,15 +98,15 @@ class NameSlip extends Error {
 
 interface Step {
   command: Command;
-  change?: Omit<LineChange, 'line'>;
+  change?: ChangedThing;
 }
 
 /** The steps one line takes, the things it needs first, and the exchange it is about. */
 function readLine(map: GuardMap, line: Line): { steps: Step[]; exchange: string } {
   const steps: Step[] = [];
   let current = map;
-  const make = (command: Command, change?: Omit<LineChange, 'line'>) => {
-    current = applyCommand(current, command).map;
+  const make: Make = (command, change) => {
+    current = applyCommand(current, command).document;
     steps.push({ command, ...(change && { change }) });
   };
   const position = (name: Named): string => {
@@ -140,44 +135,15 @@ function readLine(map: GuardMap, line: Line): { steps: Step[]; exchange: string 
   const reaction = line.reaction && reactionRef(current, line.reaction, make);
   const move = moveOf(current, from, line, make);
   const variant = line.variant && variantOf(move, line.variant);
-  if (reaction) listReaction(current, move, reaction, make);
 
-  const key = { move: move.id, reaction: reaction ?? ('none' as const), ...(variant && { variant }) };
-  const known = indexMap(current)
-    .exchangesOf(move.id)
-    .find((exchange) => exchangeKey(exchange) === exchangeKey(key));
-  const said = {
-    to,
-    ...(otherwise && { otherwise }),
-    ...(line.seconds !== undefined && { seconds: line.seconds }),
-  };
-  if (!known) {
-    const id = freshId(`${move.id}--${reaction?.id ?? 'none'}`, indexMap(current).exchange.keys());
-    const value = ExchangeSchema.parse({
-      id,
-      ...key,
-      ...said,
-      chance: line.chance ?? DEFAULT_CHANCE,
-      basis: 'coach',
-    });
-    make(put('exchange', value), { kind: 'exchange', id, name: move.name, change: 'new' });
-    return { steps, exchange: id };
-  }
-  const { otherwise: _, seconds: __, ...rest } = known;
-  const chance = line.chance ?? known.chance;
-  const value: Exchange = {
-    ...rest,
-    ...said,
-    chance,
-    ...(chance !== known.chance && { basis: 'coach' as const }),
-  };
-  if (!sameExchange(value, known)) {
-    make(put('exchange', value), { kind: 'exchange', id: known.id, name: move.name, change: 'changed' });
-  }
-  return { steps, exchange: known.id };
+  const exchange = setAnswer(
+    current,
+    { move, reaction: reaction ?? 'none', ...(variant && { variant }) },
+    { to, otherwise, chance: line.chance, seconds: line.seconds },
+    make,
+  );
+  return { steps, exchange };
 }
-
-type Make = (command: Command, change?: Omit<LineChange, 'line'>) => void;
 
 function lookUp<T extends { id: string; name: string; aliases?: string[] }>(
   list: readonly T[],
@@ -231,7 +197,7 @@ function moveOf(map: GuardMap, from: string, line: Line, make: Make): Move {
     kind: kindOf(line),
   });
   const looks = [...position.looks, { id: look, name: name.text, timing: 'hidden' as const, reactions: [] }];
-  make(batch([put('position', { ...position, looks }), put('move', move)]), {
+  make(batch([edit('position', position, { ...position, looks }), put('move', move)]), {
     kind: 'move',
     id: move.id,
     name: move.name,
@@ -254,20 +220,3 @@ function variantOf(move: Move, name: Named): string {
   if (!known) throw new NameSlip(name.column, `"${move.name}" has no variant "${name.text}"`);
   return known.id;
 }
-
-/** A reaction that a line answers is one that top may give: it is listed on the move's look. */
-function listReaction(map: GuardMap, move: Move, reaction: ReactionRef, make: Make): void {
-  const position = indexMap(map).position.get(move.position)!;
-  const look = position.looks.find(({ id }) => id === move.look)!;
-  const listed = look.reactions.some(
-    (ref) => ref.id === reaction.id && Boolean(ref.mirrored) === Boolean(reaction.mirrored),
-  );
-  if (listed) return;
-  const looks = position.looks.map((other) =>
-    other === look ? { ...look, reactions: [...look.reactions, reaction] } : other,
-  );
-  make(put('position', { ...position, looks }));
-}
-
-const sameExchange = (a: Exchange, b: Exchange): boolean => canonical(a) === canonical(b);
-const canonical = (exchange: Exchange): string => JSON.stringify(ExchangeSchema.parse(exchange));

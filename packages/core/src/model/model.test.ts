@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { zodIssues } from '../edit/zodIssues.ts';
+import { zodIssues } from '../documents/zodIssues.ts';
 import { hold as anyHold } from '../test/arbitraries.ts';
 import { smallMap } from '../test/smallMap.ts';
 import { ExchangeSchema, exchangeKey } from './exchange.ts';

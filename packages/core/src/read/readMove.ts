@@ -10,10 +10,10 @@ import type { Move, Step } from '../model/move.ts';
 import type { Fit } from '../model/notes.ts';
 import type { Apparel } from '../model/primitives.ts';
 import type { ReactionRef } from '../model/reaction.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
 import { stepsOf, variantOf } from '../model/seconds.ts';
 import { conditionMet } from '../model/signs.ts';
 import { legality } from '../rules/legality.ts';
-import type { RulesProfile } from '../rules/profile.ts';
 
 /** Builds of the two players, as far as they are known, in the words of `Fit`. */
 export interface Builds {

@@ -1,5 +1,5 @@
 import type { HazardTag } from '../model/hazards.ts';
-import type { RulesProfile } from './profile.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
 
 export interface Legality {
   legal: boolean;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { HAZARD_TAGS } from '../model/hazards.ts';
+import { RulesProfileSchema } from '../model/rulesProfile.ts';
 import { legality } from './legality.ts';
-import { RulesProfileSchema } from './profile.ts';
 import { SHIPPED_PROFILES } from './shippedProfiles.ts';
 
 const profile = (id: string) => SHIPPED_PROFILES.find((known) => known.id === id)!;

@@ -1,5 +1,5 @@
 import type { HazardTag } from '../model/hazards.ts';
-import type { RulesProfile } from './profile.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
 
 const POINTS = { sweep: 2, 'top-guard': 2, 'knee-on-belly': 2, mount: 4, back: 4, pass: 3, takedown: 2 };
 const NO_POINTS = { sweep: 0, 'top-guard': 0, 'knee-on-belly': 0, mount: 0, back: 0, pass: 0, takedown: 0 };

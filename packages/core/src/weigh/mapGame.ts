@@ -12,10 +12,10 @@ import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
 import { type ReactionRef, reactionKey } from '../model/reaction.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
 import { exchangeSeconds, stepsOf } from '../model/seconds.ts';
 import { legality } from '../rules/legality.ts';
 import { loadsAny } from '../rules/loadedJoints.ts';
-import type { RulesProfile } from '../rules/profile.ts';
 import { type OutcomePoints, outcomePoints } from './outcomePoints.ts';
 
 /** What a map is weighed under; what is not said comes from the map's settings. */

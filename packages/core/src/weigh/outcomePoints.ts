@@ -1,5 +1,5 @@
 import { OUTCOMES, type Outcome } from '../model/outcome.ts';
-import type { RulesProfile } from '../rules/profile.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
 
 export type OutcomePoints = Record<Outcome, number>;
 

@@ -1,6 +1,6 @@
 import type { GuardMap } from '../model/map.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
 import type { WhatIf } from '../model/scenario.ts';
-import type { RulesProfile } from '../rules/profile.ts';
 import type { WeighOptions } from './mapGame.ts';
 
 /**

@@ -2,10 +2,12 @@ import './balance.scss';
 import { checkSweep, GRAVITY, indexMap, reactionKey, reactionName, STANCES, sided } from '@aftersquall/core';
 import { Columns2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
+import { mapAddress } from '../../components/addresses.ts';
 import { reactionOf } from '../../components/fields/landingChoices.ts';
 import { SelectField } from '../../components/fields/SelectField.tsx';
-import { selectMap } from '../../store/mapSession.ts';
+import { useEditedDocument } from '../../store/documents/useDocument.ts';
+import { selectMap } from '../../store/openMap.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { BalanceAnswer } from './BalanceAnswer.tsx';
@@ -16,7 +18,7 @@ import { StandControls } from './StandControls.tsx';
 /** Which way does top fall, and which post is still free? Opened from a sweep, or set by hand. */
 export function BalancePlace() {
   const map = useAppSelector(selectMap)!;
-  const { mapId } = useParams();
+  useEditedDocument('map', map.id);
   const [params, set] = useAddress();
   const index = indexMap(map);
   const move = index.move.get(params.get('move') ?? '');
@@ -76,7 +78,7 @@ export function BalancePlace() {
             onChange={(value) => set({ met: value === 'none' ? undefined : value })}
           />
         )}
-        {move && <Link to={`/${mapId}/map?sel=move.${move.id}`}>to the move</Link>}
+        {move && <Link to={`${mapAddress(map.id)}?sel=move.${move.id}`}>to the move</Link>}
         <span className="push" />
         <button
           type="button"

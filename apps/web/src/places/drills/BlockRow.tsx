@@ -11,10 +11,10 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowDown, ArrowUp, Droplets, GripVertical } from 'lucide-react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
-import { clock } from './clock.ts';
 
 interface Props {
   block: Block;

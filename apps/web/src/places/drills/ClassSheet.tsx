@@ -1,16 +1,20 @@
 import {
   type Block,
   type ClassPlan,
-  ClassSchema,
+  type Command,
   classSeconds,
+  describeHead,
+  edit,
   freshId,
   type GuardMap,
   type Issue,
   indexMap,
   landingWords,
   type PlannedClass,
+  place,
+  put,
   reactionName,
-  zodIssues,
+  remove,
 } from '@aftersquall/core';
 import {
   closestCenter,
@@ -23,60 +27,32 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Droplets, Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
 import { ApparelToggle } from '../../components/ApparelToggle.tsx';
+import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
-import { refusalOf, type StoredClass, useSaveClassMutation } from '../../store/api.ts';
+import { changeDocument } from '../../store/documents/engine.ts';
+import { useDocument } from '../../store/documents/useDocument.ts';
+import { useAppDispatch } from '../../store/store.ts';
 import { BlockRow } from './BlockRow.tsx';
-import { clock } from './clock.ts';
 
 interface Props {
-  stored: StoredClass;
-  map: GuardMap;
+  plan: ClassPlan;
   planned: PlannedClass | undefined;
-  onRemove: () => void;
+  onRemove: (plan: ClassPlan) => Promise<void>;
 }
 
 /** A class as it will run: its blocks in order, each to be moved and changed, and the total against the time there is. */
-export function ClassSheet({ stored, map, planned, onRemove }: Props) {
-  const [plan, setPlan] = useState(stored.plan);
-  const [trouble, setTrouble] = useState('');
-  const [theirs, setTheirs] = useState<StoredClass>();
-  const [saveClass, { isLoading }] = useSaveClassMutation();
-  const revision = useRef(stored.revision);
-  const last = useRef(Promise.resolve());
+export function ClassSheet({ plan, planned, onRemove }: Props) {
+  const dispatch = useAppDispatch();
+  const map = useDocument('map', plan.map)?.shown;
   const total = classSeconds(plan);
   const budget = plan.minutes * 60;
-
-  /** Shows a change at once and saves it; changes are saved one after the other. */
-  const change = (changes: Partial<ClassPlan>): Issue[] => {
-    const parsed = ClassSchema.safeParse({ ...plan, ...changes });
-    if (!parsed.success) return zodIssues(parsed.error);
-    setPlan(parsed.data);
-    last.current = last.current.then(() => save(parsed.data));
-    return [];
-  };
-  const save = async (next: ClassPlan) => {
-    const { data, error } = await saveClass({ revision: revision.current, plan: next });
-    if (data) {
-      revision.current = data.revision;
-      setTrouble('');
-      return;
-    }
-    const refusal = refusalOf(error);
-    setTrouble(refusal.message);
-    if (refusal.status === 409) setTheirs(refusal.body as StoredClass);
-  };
-  const settle = (keepMine: boolean) => {
-    if (!theirs) return;
-    revision.current = theirs.revision;
-    setTheirs(undefined);
-    setTrouble('');
-    if (keepMine) change({});
-    else setPlan(theirs.plan);
-  };
-
-  const setBlocks = (blocks: Block[]) => change({ blocks });
+  const change = (command: Command, announce?: string): Issue[] =>
+    dispatch(changeDocument({ kind: 'class', id: plan.id }, command, announce ? { announce } : {}));
+  const changeHead = (
+    field: 'name' | 'minutes' | 'people' | 'changeOverSeconds' | 'apparel',
+    value: unknown,
+  ) => change(describeHead([{ path: [field], value }]));
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -85,77 +61,57 @@ export function ClassSheet({ stored, map, planned, onRemove }: Props) {
     if (!over || active.id === over.id) return;
     const from = plan.blocks.findIndex(({ id }) => id === active.id);
     const to = plan.blocks.findIndex(({ id }) => id === over.id);
-    setBlocks(plan.blocks.toSpliced(from, 1).toSpliced(to, 0, plan.blocks[from]!));
+    move(from, to);
   };
   const move = (from: number, to: number) => {
-    if (to < 0 || to >= plan.blocks.length) return;
-    setBlocks(plan.blocks.toSpliced(from, 1).toSpliced(to, 0, plan.blocks[from]!));
+    if (to >= 0 && to < plan.blocks.length) change(place('block', plan.blocks[from]!.id, to));
   };
-  const addRest = () =>
-    setBlocks([
-      ...plan.blocks,
-      {
-        kind: 'rest',
-        id: freshId(
-          'rest',
-          plan.blocks.map(({ id }) => id),
-        ),
-        title: 'Water',
-        note: '',
-        seconds: 60,
-      },
-    ]);
+  const addRest = () => {
+    const taken = plan.blocks.map(({ id }) => id);
+    change(put('block', { kind: 'rest', id: freshId('rest', taken), title: 'Water', note: '', seconds: 60 }));
+  };
 
   let elapsed = 0;
   return (
     <div className="class-sheet">
       <div className="goal-line">
         <div className="wide">
-          <SavedField label="Name" value={plan.name} onSave={(name) => change({ name })} />
+          <SavedField label="Name" value={plan.name} onSave={(name) => changeHead('name', name)} />
         </div>
         <SavedField
           label="Minutes"
           type="number"
           value={String(plan.minutes)}
-          onSave={(text) => change({ minutes: readNumber(text) as number })}
+          onSave={(text) => changeHead('minutes', readNumber(text))}
         />
         <SavedField
           label="People"
           type="number"
           value={String(plan.people)}
-          onSave={(text) => change({ people: readNumber(text) as number })}
+          onSave={(text) => changeHead('people', readNumber(text))}
         />
         <SavedField
           label="Change-over"
           type="number"
           unit="s"
           value={String(plan.changeOverSeconds)}
-          onSave={(text) => change({ changeOverSeconds: readNumber(text) as number })}
+          onSave={(text) => changeHead('changeOverSeconds', readNumber(text))}
         />
-        <ApparelToggle above="Apparel" value={plan.apparel} onChange={(apparel) => change({ apparel })} />
-        <button type="button" className="btn btn-sm btn-plain align-self-end" onClick={onRemove}>
+        <ApparelToggle
+          above="Apparel"
+          value={plan.apparel}
+          onChange={(apparel) => changeHead('apparel', apparel)}
+        />
+        <button
+          type="button"
+          className="btn btn-sm btn-plain align-self-end"
+          onClick={() => void onRemove(plan)}
+        >
           <Trash2 size={14} aria-hidden /> Remove
         </button>
       </div>
       <TotalBar blocks={plan.blocks} plan={plan} total={total} budget={budget} />
       <div className="d-flex gap-3 align-items-center mb-2">
-        <span className={trouble ? 'hazard' : 'soft small'} role={trouble ? 'alert' : 'status'}>
-          {trouble ? `Not saved: ${trouble}` : isLoading ? 'Saving' : 'Saved'}
-        </span>
-        {theirs && (
-          <>
-            <span>
-              Theirs: “{theirs.plan.name}”, {theirs.plan.blocks.length} blocks. Yours: “{plan.name}”,{' '}
-              {plan.blocks.length} blocks.
-            </span>
-            <button type="button" className="btn btn-sm btn-plain" onClick={() => settle(false)}>
-              Take theirs
-            </button>
-            <button type="button" className="btn btn-sm btn-now" onClick={() => settle(true)}>
-              Keep mine
-            </button>
-          </>
-        )}
         {planned && (
           <span className="soft small">
             {planned.cover.chains.length} chains, {clock(planned.cover.cost)} to walk once
@@ -168,7 +124,7 @@ export function ClassSheet({ stored, map, planned, onRemove }: Props) {
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={plan.blocks.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <ol className="block-list">
-            {plan.blocks.map((block, place) => {
+            {plan.blocks.map((block, at) => {
               const start = elapsed;
               elapsed += classSeconds({ ...plan, blocks: [block] });
               return (
@@ -178,9 +134,9 @@ export function ClassSheet({ stored, map, planned, onRemove }: Props) {
                   plan={plan}
                   start={start}
                   over={elapsed > budget}
-                  onChange={(next) => setBlocks(plan.blocks.with(place, next))}
-                  onRemove={() => setBlocks(plan.blocks.toSpliced(place, 1))}
-                  onMove={(by) => move(place, place + by)}
+                  onChange={(next) => change(edit('block', block, next))}
+                  onRemove={() => change(remove('block', block.id), `Took out “${block.title}”.`)}
+                  onMove={(by) => move(at, at + by)}
                 />
               );
             })}
@@ -193,7 +149,7 @@ export function ClassSheet({ stored, map, planned, onRemove }: Props) {
       <button type="button" className="btn btn-sm btn-plain" onClick={addRest}>
         <Droplets size={14} aria-hidden /> Add water
       </button>
-      {plan.leftOver.length > 0 && <LeftOver map={map} ids={plan.leftOver} />}
+      {map && plan.leftOver.length > 0 && <LeftOver map={map} ids={plan.leftOver} />}
     </div>
   );
 }

@@ -1,17 +1,30 @@
 import './drills.scss';
-import { type ClassPlan, freshId, type PlannedClass } from '@aftersquall/core';
+import {
+  CLASS_FORMAT,
+  CLASS_VERSION,
+  type ClassPlan,
+  ClassSchema,
+  freshId,
+  type GuardMap,
+  type PlannedClass,
+} from '@aftersquall/core';
 import { Play, Plus } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { classAddress, matAddress } from '../../components/addresses.ts';
+import { SaveState } from '../../components/SaveState.tsx';
+import { UndoButtons } from '../../components/UndoButtons.tsx';
 import {
   refusalOf,
-  type StoredClass,
-  useClassesQuery,
-  useRemoveClassMutation,
-  useSaveClassMutation,
+  useCreateDocumentMutation,
+  useListDocumentsQuery,
+  useRemoveDocumentMutation,
 } from '../../store/api.ts';
-import { selectMap } from '../../store/mapSession.ts';
-import { useAppSelector } from '../../store/store.ts';
+import { startGoal } from '../../store/classGoal.ts';
+import { useDocument, useEditedDocument } from '../../store/documents/useDocument.ts';
+import { notify } from '../../store/notices.ts';
+import { selectMap } from '../../store/openMap.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { thePlanner } from '../../workers/planner.ts';
 import { ClassSheet } from './ClassSheet.tsx';
 import { GoalForm } from './GoalForm.tsx';
@@ -20,60 +33,42 @@ import type { Goal, Request } from './request.ts';
 /** Classes: the saved ones on the left, the one at hand on the right; a new one is built from goals. */
 export function DrillsPlace() {
   const map = useAppSelector(selectMap)!;
-  const { mapId = '', classId } = useParams();
+  const { classId } = useParams();
   const navigate = useNavigate();
-  const { data: classes, error } = useClassesQuery();
-  const [saveClass] = useSaveClassMutation();
-  const [removeClass] = useRemoveClassMutation();
-  const [notice, setNotice] = useState<{ text: string; undo?: StoredClass }>();
+  const dispatch = useAppDispatch();
+  const { data: classes, error } = useListDocumentsQuery({ params: { kind: 'class' } });
+  const [create] = useCreateDocumentMutation();
+  const [removeDocument] = useRemoveDocumentMutation();
   const [note, setNote] = useState<PlannedClass>();
-  const mine = (classes ?? []).filter(({ plan }) => plan.map === map.id);
-  const open = mine.find(({ plan }) => plan.id === classId);
+  const open = useDocument('class', classId);
+  useEditedDocument('class', classId);
 
   const build = async ({ name, goal, request }: { name: string; goal: Goal; request: Request }) => {
     const planned = await thePlanner().planClass({ ...request, map });
-    const plan: ClassPlan = {
-      id: freshId(
-        name,
-        (classes ?? []).map((known) => known.plan.id),
-      ),
-      name,
-      map: map.id,
-      minutes: request.minutes,
-      people: request.people,
-      apparel: request.apparel,
-      changeOverSeconds: 10,
-      blocks: planned.blocks,
-      leftOver: planned.leftOver,
-    };
-    const saved = await saveClass({ revision: 0, plan });
+    const taken = (classes ?? []).map(({ id }) => id);
+    const plan = classOf(map, freshId(name, taken), name, request, planned);
+    const saved = await create({ params: { kind: 'class' }, body: plan });
     if (saved.error) {
-      setNotice({ text: refusalOf(saved.error).message });
+      dispatch(notify({ text: refusalOf(saved.error).message }));
       return;
     }
     setNote(planned);
-    setNotice(
-      planned.unplayable.length > 0
-        ? {
-            text: `${planned.unplayable.length} exchanges of ${goal.name} are not played ${request.apparel} and were left out.`,
-          }
-        : undefined,
-    );
-    navigate(`/${mapId}/drills/${plan.id}`);
+    dispatch(startGoal());
+    if (planned.unplayable.length > 0) {
+      const text = `${planned.unplayable.length} exchanges of ${goal.name} are not played ${request.apparel} and were left out.`;
+      dispatch(notify({ text }));
+    }
+    navigate(classAddress(plan.id));
   };
-  const remove = async (stored: StoredClass) => {
-    const { error: refused } = await removeClass({ id: stored.plan.id, revision: stored.revision });
-    setNotice(
-      refused
-        ? { text: refusalOf(refused).message }
-        : { text: `Removed “${stored.plan.name}”.`, undo: stored },
+  const remove = async ({ id, name }: ClassPlan) => {
+    const address = { kind: 'class' as const, id };
+    const { error: refused } = await removeDocument({ params: address });
+    dispatch(
+      notify(
+        refused ? { text: refusalOf(refused).message } : { text: `Removed “${name}”.`, removed: address },
+      ),
     );
-    if (!refused) navigate(`/${mapId}/drills`);
-  };
-  const restore = async (stored: StoredClass) => {
-    await saveClass({ revision: 0, plan: stored.plan });
-    setNotice(undefined);
-    navigate(`/${mapId}/drills/${stored.plan.id}`);
+    if (!refused) navigate(classAddress());
   };
   // What the planner said belongs to the class just built, not to the next one that is opened.
   useEffect(() => {
@@ -84,61 +79,54 @@ export function DrillsPlace() {
     <>
       <header className="place-bar">
         <h1>Drills</h1>
-        {open && (
-          <Link className="btn btn-sm btn-now push" to={`/${mapId}/mat/${open.plan.id}`}>
-            <Play size={15} aria-hidden /> Run on the mat
-          </Link>
+        {open?.shown && (
+          <>
+            <span className="push" />
+            <SaveState />
+            <UndoButtons />
+            <Link className="btn btn-sm btn-now" to={matAddress(open.shown.id)}>
+              <Play size={15} aria-hidden /> Run on the mat
+            </Link>
+          </>
         )}
       </header>
       <div className="drills-body">
         <nav className="class-list" aria-label="Classes">
-          <Link className={`pick-class ${classId ? '' : 'on'}`} to={`/${mapId}/drills`}>
+          <Link className={`pick-class ${classId ? '' : 'on'}`} to={classAddress()}>
             <Plus size={16} aria-hidden /> New class
           </Link>
-          {mine.map(({ plan }) => (
-            <Link
-              key={plan.id}
-              className={`pick-class ${plan.id === classId ? 'on' : ''}`}
-              to={`/${mapId}/drills/${plan.id}`}
-            >
-              <span>{plan.name}</span>
+          {(classes ?? []).map(({ id, head }) => (
+            <Link key={id} className={`pick-class ${id === classId ? 'on' : ''}`} to={classAddress(id)}>
+              <span>{head.name}</span>
               <span className="soft small">
-                {plan.minutes} min, {plan.people} people, {plan.apparel}
+                {String(head.minutes)} min, {String(head.people)} people, {String(head.apparel)}
               </span>
             </Link>
           ))}
           {error && <p className="hazard p-2">{refusalOf(error).message}</p>}
         </nav>
         <div className="class-body">
-          {notice && (
-            <p className="notice" role="status">
-              {notice.text}{' '}
-              {notice.undo && (
-                <button
-                  type="button"
-                  className="btn btn-sm btn-plain"
-                  onClick={() => void restore(notice.undo!)}
-                >
-                  Undo
-                </button>
-              )}
-            </p>
-          )}
-          {open ? (
-            <ClassSheet
-              key={open.plan.id}
-              stored={open}
-              map={map}
-              planned={note}
-              onRemove={() => void remove(open)}
-            />
-          ) : classId && classes ? (
-            <p>This class is not here any more.</p>
+          {!classId ? (
+            <GoalForm key={map.id} map={map} onBuild={build} />
+          ) : open?.shown ? (
+            <ClassSheet key={classId} plan={open.shown} planned={note} onRemove={remove} />
           ) : (
-            <GoalForm map={map} onBuild={build} />
+            open?.state === 'missing' && <p>This class is not here any more.</p>
           )}
         </div>
       </div>
     </>
   );
+}
+
+/** A planned class as the document that is kept. */
+function classOf(
+  map: GuardMap,
+  id: string,
+  name: string,
+  { minutes, people, apparel }: Request,
+  { blocks, leftOver }: PlannedClass,
+): ClassPlan {
+  const head = { format: CLASS_FORMAT, version: CLASS_VERSION, id, name, map: map.id };
+  return ClassSchema.parse({ ...head, minutes, people, apparel, blocks, leftOver });
 }

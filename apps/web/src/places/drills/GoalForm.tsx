@@ -7,7 +7,8 @@ import { useSearchParams } from 'react-router';
 import { z } from 'zod';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
-import { useAppSelector } from '../../store/store.ts';
+import { changeGoal } from '../../store/classGoal.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import type { Goal, Request } from './request.ts';
 
 const whole = (least: number, most: number, what: string) =>
@@ -30,15 +31,19 @@ interface Props {
 /** What the class is for: a whole system or chosen exchanges; the minutes, the people, the apparel. */
 export function GoalForm({ map, onBuild }: Props) {
   const apparel = useAppSelector((state) => state.settings.apparel);
-  const [sides, setSides] = useState<'1' | '2'>('2');
+  const dispatch = useAppDispatch();
+  const goal = useAppSelector((state) => state.classGoal);
   const [params] = useSearchParams();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(
     () => new Set((params.get('goal') ?? '').split(',').filter((id) => indexMap(map).exchange.has(id))),
   );
   const form = useForm({
     resolver: zodResolver(GoalSchema),
-    defaultValues: { name: '', minutes: 60, people: 14 } as z.input<typeof GoalSchema>,
+    defaultValues: goal as z.input<typeof GoalSchema>,
   });
+  // Every key counts, also one that comes while this form is being shown anew.
+  const field = (name: 'name' | 'minutes' | 'people') =>
+    form.register(name, { onChange: ({ target }) => dispatch(changeGoal({ [name]: target.value })) });
   const { errors, isSubmitting } = form.formState;
   const positions = useMemo(() => positionsWithExchanges(map), [map]);
   const systems = map.systems.map((system) => ({
@@ -79,19 +84,19 @@ export function GoalForm({ map, onBuild }: Props) {
     onBuild({
       name: name || suggested().slice(0, 120),
       goal: { name: name || suggested(), exchanges: [...chosen] },
-      request: { exchanges: [...chosen], minutes, people, apparel, sides: sides === '1' ? 1 : 2 },
+      request: { exchanges: [...chosen], minutes, people, apparel, sides: goal.sides === '1' ? 1 : 2 },
     }),
   );
 
   return (
-    <Form onSubmit={build} noValidate className="goal-form">
+    <Form onSubmit={build} noValidate className="goal-form" aria-label="New class">
       <h2>What is the class for?</h2>
       <div className="goal-line">
         <Field
           label="Name"
           id="class-name"
           error={errors.name?.message}
-          input={form.register('name')}
+          input={field('name')}
           wide
           placeholder={chosen.size > 0 ? suggested() : undefined}
         />
@@ -101,19 +106,19 @@ export function GoalForm({ map, onBuild }: Props) {
             label={what === 'minutes' ? 'Minutes' : 'People'}
             id={`class-${what}`}
             error={errors[what]?.message}
-            input={form.register(what)}
+            input={field(what)}
           />
         ))}
         <ApparelChoice above="Apparel" />
         <ChoiceToggle
           label="Sides"
           above="Sides"
-          value={sides}
+          value={goal.sides}
           choices={[
             ['1', 'One'],
             ['2', 'Both'],
           ]}
-          onChange={setSides}
+          onChange={(sides) => dispatch(changeGoal({ sides }))}
         />
       </div>
       <div className="chip-field my-2" role="group" aria-label="Whole systems">

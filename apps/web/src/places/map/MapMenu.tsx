@@ -1,18 +1,27 @@
-import { freshId, type GuardMap, type Issue, NameSchema, printMapFile } from '@aftersquall/core';
+import {
+  describeHead,
+  emptyMap,
+  freshId,
+  type GuardMap,
+  type Issue,
+  NameSchema,
+  printMapFile,
+} from '@aftersquall/core';
 import { ChevronDown } from 'lucide-react';
 import { type ChangeEvent, useRef, useState } from 'react';
 import { Dropdown, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
+import { mapAddress } from '../../components/addresses.ts';
 import { NameDialog } from '../../components/NameDialog.tsx';
 import {
   refusalOf,
-  useCopyMapMutation,
-  useCreateMapMutation,
-  useImportMapMutation,
-  useMapsQuery,
-  useRemoveMapMutation,
+  useCopyDocumentMutation,
+  useCreateDocumentMutation,
+  useListDocumentsQuery,
+  useRemoveDocumentMutation,
 } from '../../store/api.ts';
-import { changeMap, toldOfMap } from '../../store/mapSession.ts';
+import { notify } from '../../store/notices.ts';
+import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 
 type Asking = 'new' | 'copy' | 'rename';
@@ -24,13 +33,12 @@ const TITLES: Record<Asking, string> = {
 
 /** The map's name, and behind it the maps there are and what can be done with this one. */
 export function MapMenu({ map }: { map: GuardMap }) {
-  const { data: maps = [] } = useMapsQuery();
+  const { data: maps = [] } = useListDocumentsQuery({ params: { kind: 'map' } });
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const [createMap] = useCreateMapMutation();
-  const [copyMap] = useCopyMapMutation();
-  const [removeMap] = useRemoveMapMutation();
-  const [importMap] = useImportMapMutation();
+  const [create] = useCreateDocumentMutation();
+  const [copy] = useCopyDocumentMutation();
+  const [removeDocument] = useRemoveDocumentMutation();
   const [asking, setAsking] = useState<Asking>();
   const [refused, setRefused] = useState<{ file: string; message: string; issues: Issue[] }>();
   const file = useRef<HTMLInputElement>(null);
@@ -38,11 +46,13 @@ export function MapMenu({ map }: { map: GuardMap }) {
 
   const answer = async (name: string) => {
     if (asking === 'rename') {
-      dispatch(changeMap({ do: 'describe', name }));
+      dispatch(changeMap(describeHead([{ path: ['name'], value: name }])));
     } else {
       const id = freshId(name, taken);
-      const made = await (asking === 'copy' ? copyMap({ from: map.id, id, name }) : createMap({ id, name }));
-      if (made.data) navigate(`/${made.data.map.id}/map`);
+      const made = await (asking === 'copy'
+        ? copy({ params: { kind: 'map', id: map.id }, body: { id, name } })
+        : create({ params: { kind: 'map' }, body: emptyMap(id, name) }));
+      if (made.data) navigate(mapAddress(made.data.id));
       else setRefused({ file: name, ...refusalOf(made.error) });
     }
     setAsking(undefined);
@@ -68,14 +78,15 @@ export function MapMenu({ map }: { map: GuardMap }) {
     const body = known
       ? { ...(data as object), id: freshId(String((data as { id: string }).id), taken) }
       : data;
-    const made = await importMap(body);
-    if (made.data) navigate(`/${made.data.map.id}/map`);
+    const made = await create({ params: { kind: 'map' }, body: body as GuardMap });
+    if (made.data) navigate(mapAddress(made.data.id));
     else setRefused({ file: chosen.name, ...refusalOf(made.error) });
   };
   const remove = async () => {
-    const gone = await removeMap(map.id);
+    const address = { kind: 'map' as const, id: map.id };
+    const gone = await removeDocument({ params: address });
     if (gone.error) return setRefused({ file: map.name, ...refusalOf(gone.error) });
-    dispatch(toldOfMap({ id: map.id, name: map.name }));
+    dispatch(notify({ text: `Removed the map “${map.name}”.`, removed: address }));
     navigate('/');
   };
   return (
@@ -89,9 +100,9 @@ export function MapMenu({ map }: { map: GuardMap }) {
         <Dropdown.Menu>
           {maps
             .filter(({ id }) => id !== map.id)
-            .map(({ id, name }) => (
-              <Dropdown.Item key={id} onClick={() => navigate(`/${id}/map`)}>
-                {name}
+            .map(({ id, head }) => (
+              <Dropdown.Item key={id} onClick={() => navigate(mapAddress(id))}>
+                {head.name}
               </Dropdown.Item>
             ))}
           {maps.length > 1 && <Dropdown.Divider />}

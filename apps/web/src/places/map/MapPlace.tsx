@@ -1,13 +1,5 @@
 import './map.scss';
-import {
-  batch,
-  duplicateSystem,
-  freshId,
-  put,
-  removeWithUsers,
-  SHIPPED_PROFILES,
-  type System,
-} from '@aftersquall/core';
+import { duplicateSystem, freshId, put, remove, SHIPPED_PROFILES, type System } from '@aftersquall/core';
 import { History, Plus, ScrollText } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ButtonGroup, Dropdown } from 'react-bootstrap';
@@ -15,8 +7,10 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { NameDialog } from '../../components/NameDialog.tsx';
-import { SaveState } from '../../shell/SaveState.tsx';
-import { changeMap, selectMap, told } from '../../store/mapSession.ts';
+import { SaveState } from '../../components/SaveState.tsx';
+import { UndoButtons } from '../../components/UndoButtons.tsx';
+import { useEditedDocument } from '../../store/documents/useDocument.ts';
+import { changeMap, selectMap } from '../../store/openMap.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useFindings } from '../../workers/useFindings.ts';
 import { useMapWeighing } from '../../workers/useMapWeighing.ts';
@@ -26,7 +20,7 @@ import { CurrentsChart } from './chart/CurrentsChart.tsx';
 import { chartGraph } from './chart/chartGraph.ts';
 import { tideOf } from './chart/tide.ts';
 import { FilterChoice } from './FilterChoice.tsx';
-import { FindingsButton, UndoButtons } from './MapButtons.tsx';
+import { FindingsButton } from './FindingsButton.tsx';
 import { MapMenu } from './MapMenu.tsx';
 import { newPosition, newReaction } from './newThings.ts';
 import { Pane } from './Pane.tsx';
@@ -47,6 +41,7 @@ const TITLES: Record<Naming, string> = {
 /** The system of a coach: as currents or as an answer board, with what there is to say about it at its sides. */
 export function MapPlace() {
   const map = useAppSelector(selectMap)!;
+  useEditedDocument('map', map.id);
   const rules = useAppSelector(({ settings }) => SHIPPED_PROFILES.find(({ id }) => id === settings.rules));
   const dispatch = useAppDispatch();
   const [selection, select] = useSelection();
@@ -84,7 +79,7 @@ export function MapPlace() {
         name,
         map.systems.map((known) => known.id),
       );
-      dispatch(changeMap(batch([put('system', { id, name, aliases: [], note: '' })])));
+      dispatch(changeMap(put('system', { id, name, aliases: [], note: '' })));
       set({ system: id });
     }
     setNaming(undefined);
@@ -95,8 +90,11 @@ export function MapPlace() {
     if (dispatch(changeMap(copy.command)).length === 0) set({ system: copy.id });
   };
   const removeSystem = () => {
-    dispatch(changeMap(removeWithUsers(map, 'system', system)));
-    dispatch(told(`Removed the system “${known?.name}”; its positions are still there.`));
+    dispatch(
+      changeMap(remove('system', system), {
+        announce: `Removed the system “${known?.name}”; its positions are still there.`,
+      }),
+    );
     set({ system: undefined });
   };
   const flip = (which: MapPane) => set({ pane: pane === which ? undefined : which });

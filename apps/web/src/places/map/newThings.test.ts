@@ -14,13 +14,13 @@ it('builds a map from nothing by commands that are all accepted', () => {
   let map = emptyMap('mine', 'Mine');
   const position = newPosition(map, 'Knee shield');
   expect(position.entry).toBe(1);
-  map = applyCommand(map, put('position', position)).map;
+  map = applyCommand(map, put('position', position)).document;
   const reaction = newReaction(map, 'Crossface');
-  map = applyCommand(map, put('reaction', reaction)).map;
+  map = applyCommand(map, put('reaction', reaction)).document;
   const { commands, move } = newMove(map, position);
-  map = applyCommand(map, batch(commands)).map;
+  map = applyCommand(map, batch(commands)).document;
   const exchange = newExchange(map, move, { id: reaction.id });
-  map = applyCommand(map, put('exchange', exchange)).map;
+  map = applyCommand(map, put('exchange', exchange)).document;
   expect(map.positions[0]!.looks).toHaveLength(1);
   expect(exchange).toMatchObject({ move: move.id, reaction: { id: 'crossface' }, basis: 'coach' });
   expect(validateMap(map).filter(({ severity }) => severity === 'error')).toEqual([]);

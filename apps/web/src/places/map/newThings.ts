@@ -2,6 +2,7 @@ import {
   type Command,
   type Exchange,
   ExchangeSchema,
+  edit,
   freshId,
   type GuardMap,
   indexMap,
@@ -45,7 +46,7 @@ export function newMove(
       ...position.looks,
       { id: look, name: 'New look', timing: 'hidden' as const, reactions: [] },
     ];
-    commands.unshift(put('position', { ...position, looks }));
+    commands.unshift(edit('position', position, { ...position, looks }));
   }
   return { commands, move };
 }

@@ -3,23 +3,29 @@ import { type Block, type ClassPlan, type Segment, segmentStart } from '@aftersq
 import { ArrowLeft, Maximize, Pause, Play, RotateCcw, SkipBack, SkipForward } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
+import { classAddress, matAddress } from '../../components/addresses.ts';
+import { clock } from '../../components/clock.ts';
 import { Hazards } from '../../components/Hazards.tsx';
-import { useTheme } from '../../shell/useTheme.ts';
-import { refusalOf, useClassesQuery } from '../../store/api.ts';
-import { clock } from '../drills/clock.ts';
+import { useTheme } from '../../components/useTheme.ts';
+import { refusalOf, useListDocumentsQuery } from '../../store/api.ts';
+import { useDocument } from '../../store/documents/useDocument.ts';
 import { type Run, useRun } from './useRun.ts';
 
 /** The class on the wall: one clock, one task, what comes next. */
 export function MatPlace() {
   useTheme();
-  const { mapId = '', classId } = useParams();
-  const { data: classes, error, refetch } = useClassesQuery();
-  const mine = (classes ?? []).filter(({ plan }) => plan.map === mapId);
-  const stored = mine.find(({ plan }) => plan.id === classId);
-  if (stored) return <Running key={stored.plan.id} plan={stored.plan} />;
+  const { classId } = useParams();
+  const session = useDocument('class', classId);
+  if (session?.shown) return <Running key={session.shown.id} plan={session.shown} />;
+  return <ChooseClass gone={session?.state === 'missing'} />;
+}
+
+/** The classes that can be run. */
+function ChooseClass({ gone }: { gone: boolean }) {
+  const { data: classes, error, refetch } = useListDocumentsQuery({ params: { kind: 'class' } });
   return (
     <main className="mat-choose">
-      <Link to={`/${mapId}/drills`}>
+      <Link to={classAddress()}>
         <ArrowLeft size={18} aria-hidden /> Drills
       </Link>
       <h1>Which class runs?</h1>
@@ -31,24 +37,21 @@ export function MatPlace() {
           </button>
         </p>
       )}
-      {classId && classes && <p>The class you asked for is not here any more.</p>}
-      {mine.map(({ plan }) => (
-        <Link key={plan.id} className="mat-class" to={`/${mapId}/mat/${plan.id}`}>
-          <b>{plan.name}</b>
+      {gone && <p>The class you asked for is not here any more.</p>}
+      {classes?.map(({ id, head }) => (
+        <Link key={id} className="mat-class" to={matAddress(id)}>
+          <b>{head.name}</b>
           <span>
-            {plan.minutes} min, {plan.blocks.length} blocks
+            {String(head.minutes)} min, {String(head.people)} people
           </span>
         </Link>
       ))}
-      {classes && mine.length === 0 && (
-        <p>No class is saved for this map yet. Build one in Drills; it then waits here.</p>
-      )}
+      {classes?.length === 0 && <p>No class is saved yet. Build one in Drills; it then waits here.</p>}
     </main>
   );
 }
 
 function Running({ plan }: { plan: ClassPlan }) {
-  const { mapId } = useParams();
   const run = useRun(plan);
   useHotkeys('space', run.toggle, { preventDefault: true });
   useHotkeys('right', () => run.skip(1), { preventDefault: true });
@@ -58,7 +61,7 @@ function Running({ plan }: { plan: ClassPlan }) {
   return (
     <main className={`mat ${segment?.kind ?? 'over'} ${run.running ? '' : 'paused'}`}>
       <header>
-        <Link to={`/${mapId}/drills/${plan.id}`} aria-label="Leave the mat">
+        <Link to={classAddress(plan.id)} aria-label="Leave the mat">
           <ArrowLeft size={26} aria-hidden />
         </Link>
         <span className="class-name">{plan.name}</span>

@@ -16,6 +16,7 @@ import {
 } from '@aftersquall/core';
 import { ArrowRight, Link2, Scale, TriangleAlert, Unlink } from 'lucide-react';
 import { Link, useParams } from 'react-router';
+import { mapAddress } from '../../components/addresses.ts';
 import { Hazards } from '../../components/Hazards.tsx';
 import { Worth } from '../../components/Worth.tsx';
 import { useAppSelector } from '../../store/store.ts';
@@ -107,7 +108,7 @@ interface CardProps {
 }
 
 function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
-  const { mapId } = useParams();
+  const { mapId = '' } = useParams();
   const { apparel } = useAppSelector(({ settings }) => settings);
   const context = wordContext(onSide(option.from));
   const { move, exchange } = option;
@@ -118,7 +119,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
     <article className={`answer-card ${option.rank} ${option.legal ? '' : 'barred'}`}>
       <div className="head">
         <div>
-          <Link to={`/${mapId}/map?sel=move.${move.id}`} className="name">
+          <Link to={`${mapAddress(mapId)}?sel=move.${move.id}`} className="name">
             {move.name}
           </Link>
           <span className="soft small">
@@ -180,7 +181,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
       {option.balance && (
         <p className="balance-line">
           <Scale size={14} aria-hidden />{' '}
-          <Link to={`/${mapId}/balance?move=${move.id}${met === 'none' ? '' : `&met=${met}`}`}>
+          <Link to={`${mapAddress(mapId, 'balance')}?move=${move.id}${met === 'none' ? '' : `&met=${met}`}`}>
             {option.balance.verdict}
           </Link>
         </p>

@@ -3,6 +3,7 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import { matchSorter } from 'match-sorter';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { mapAddress } from '../../components/addresses.ts';
 import { LimbGlyph } from '../../components/LimbGlyph.tsx';
 
 interface Props {
@@ -31,7 +32,7 @@ export function PositionPicker({ map, chosen, onChoose }: Props) {
     return (
       <>
         <p>This map has no positions yet: what is read here is written there.</p>
-        <Link className="btn btn-now" to={`/${map.id}/map`}>
+        <Link className="btn btn-now" to={mapAddress(map.id)}>
           To the map
         </Link>
       </>

@@ -20,10 +20,12 @@ import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
+import { mapAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { reactionOf } from '../../components/fields/landingChoices.ts';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
-import { changeMap, selectMap } from '../../store/mapSession.ts';
+import { useEditedDocument } from '../../store/documents/useDocument.ts';
+import { changeMap, selectMap } from '../../store/openMap.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useMapWeighing } from '../../workers/useMapWeighing.ts';
@@ -41,6 +43,7 @@ const NOTHING: Moment = { holds: [], topHolds: [], signs: {} };
 /** "I hold these, they did that: what now?" — a position or a moment, a reaction, answers, each one tap. */
 export function ReadPlace() {
   const map = useAppSelector(selectMap)!;
+  useEditedDocument('map', map.id);
   const { apparel, rules, builds } = useAppSelector((state) => state.settings);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -129,7 +132,7 @@ export function ReadPlace() {
   const keepMoment = () => {
     const made = { ...newPosition(map, 'New position from a moment'), ...moment };
     if (dispatch(changeMap(batch([put('position', made)], 'Position from a moment'))).length === 0)
-      navigate(`/${map.id}/map?sel=position.${made.id}`);
+      navigate(`${mapAddress(map.id)}?sel=position.${made.id}`);
   };
   const ended = params.get('ended');
 

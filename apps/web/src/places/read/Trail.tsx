@@ -2,7 +2,8 @@ import { freshId, type GuardMap, indexMap, landingWords, put } from '@aftersqual
 import { Check, ListOrdered, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { changeMap } from '../../store/mapSession.ts';
+import { classAddress } from '../../components/addresses.ts';
+import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 
 interface Props {
@@ -53,7 +54,7 @@ export function Trail({ map, trail, onBack }: Props) {
       </button>
       <Link
         className="btn btn-sm btn-now"
-        to={`/${map.id}/drills?goal=${steps.map(({ id }) => id).join(',')}`}
+        to={`${classAddress()}?goal=${steps.map(({ id }) => id).join(',')}`}
       >
         <ListOrdered size={14} aria-hidden /> Drill it
       </Link>

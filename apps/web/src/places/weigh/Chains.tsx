@@ -11,6 +11,7 @@ import {
 } from '@aftersquall/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { mapAddress } from '../../components/addresses.ts';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { useBestChains } from '../../workers/weighQuestions.ts';
 import { MoveHazards } from './MoveHazards.tsx';
@@ -52,7 +53,7 @@ export function Chains({ map, weighing, options, at }: Props) {
               {exchanges.map(stepOf).map(({ id, move, met }, i) => (
                 <span key={id}>
                   {i > 0 && ' → '}
-                  <Link to={`/${map.id}/map?sel=exchange.${id}`}>{index.move.get(move)?.name}</Link>
+                  <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{index.move.get(move)?.name}</Link>
                   {met && <span className="soft"> | {met}</span>}
                 </span>
               ))}

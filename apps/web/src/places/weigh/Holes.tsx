@@ -13,6 +13,7 @@ import {
 } from '@aftersquall/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { mapAddress } from '../../components/addresses.ts';
 import { useExactHoles } from '../../workers/weighQuestions.ts';
 import { exchangeName } from './exchangeName.ts';
 import type { InsightView } from './insightViews.ts';
@@ -75,7 +76,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
           return (
             <li key={id} className="stake">
               <b>{signedPoints(slope * 0.1, 3)}</b>
-              <Link to={`/${map.id}/map?sel=exchange.${id}`}>{exchangeName(map, id)}</Link>
+              <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{exchangeName(map, id)}</Link>
               <small className="soft">
                 at {Math.round(exchange.chance * 100)} %, for 10 % more{' '}
                 <button type="button" className="chip" onClick={() => askChance(id, exchange.chance)}>
@@ -103,7 +104,7 @@ function HoleList({ map, holes }: { map: GuardMap; holes: readonly StakedHole[] 
 function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
   const { position, move, reaction, stake, visits, exact } = hole;
   const index = indexMap(map);
-  const cell = `/${map.id}/map?view=board&cell=${move}.${reactionKey(reaction ?? 'none')}&sel=move.${move}`;
+  const cell = `${mapAddress(map.id)}?view=board&cell=${move}.${reactionKey(reaction ?? 'none')}&sel=move.${move}`;
   const proposals = useMemo(
     () => (reaction ? suggestAnswers(map, position, reaction).slice(0, PROPOSALS) : []),
     [map, position, reaction],

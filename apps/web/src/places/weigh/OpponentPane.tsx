@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
 import { NameDialog } from '../../components/NameDialog.tsx';
-import { changeMap, told } from '../../store/mapSession.ts';
+import { notify } from '../../store/notices.ts';
+import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import type { Changes } from '../../store/whatIf.ts';
 import { Slider } from './Slider.tsx';
@@ -64,12 +65,13 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
             onClick={() => {
               const held = map.scenarios.some(({ opponent: id }) => id === opponent.id);
               if (held) {
-                dispatch(told(`A what-if is kept about ${opponent.alias}: remove that first.`));
+                dispatch(notify({ text: `A what-if is kept about ${opponent.alias}: remove that first.` }));
                 return;
               }
               change({ opponent: undefined });
-              dispatch(changeMap(remove('opponent', opponent.id)));
-              dispatch(told(`Removed ${opponent.alias}.`));
+              dispatch(
+                changeMap(remove('opponent', opponent.id), { announce: `Removed ${opponent.alias}.` }),
+              );
             }}
           >
             <Trash2 size={14} aria-hidden />

@@ -9,6 +9,7 @@ import {
 } from '@aftersquall/core';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
+import { mapAddress } from '../../components/addresses.ts';
 import { MoveHazards } from './MoveHazards.tsx';
 import { planWords } from './planWords.ts';
 
@@ -41,7 +42,7 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
   return (
     <section ref={here} className="weigh-column plan" aria-label="The plan">
       <h2>
-        <Link to={`/${map.id}/map?sel=position.${at}`}>{index.position.get(at)?.name}</Link>
+        <Link to={`${mapAddress(map.id)}?sel=position.${at}`}>{index.position.get(at)?.name}</Link>
       </h2>
       <p>
         Worth <b>{pointsText(value.value)}</b>
@@ -104,7 +105,7 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
                         <td key={`${move} ${r}`} className={exchange ? '' : 'hole'}>
                           {exchange ? (
                             <Link
-                              to={`/${map.id}/map?sel=exchange.${exchange}`}
+                              to={`${mapAddress(map.id)}?sel=exchange.${exchange}`}
                               title={`comes up ${(weighing.visits[exchange] ?? 0).toFixed(2)} times a round`}
                             >
                               {pointsText(payoff)}

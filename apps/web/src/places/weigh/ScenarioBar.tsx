@@ -1,10 +1,10 @@
-import { freshId, type GuardMap, put, remove } from '@aftersquall/core';
+import { edit, freshId, type GuardMap, put, remove } from '@aftersquall/core';
 import { Bookmark, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
 import { NameDialog } from '../../components/NameDialog.tsx';
-import { changeMap, told } from '../../store/mapSession.ts';
+import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { PLAIN } from '../../store/whatIf.ts';
 import { AS_IT_IS, type useWhatIf } from './useWhatIf.ts';
@@ -31,9 +31,10 @@ export function ScenarioBar({ map, asked }: Props) {
         map.scenarios.map((known) => known.id),
       );
     const kept = { ...whatIf, id, name, note: same?.note ?? '' };
-    dispatch(changeMap(put('scenario', kept)));
+    const before = map.scenarios.find(({ id }) => id === kept.id);
+    const command = before ? edit('scenario', before, kept) : put('scenario', kept);
+    dispatch(changeMap(command, { announce: `Kept “${name}”.` }));
     begin(kept);
-    dispatch(told(`Kept “${name}”.`));
     setNaming(false);
   };
   return (
@@ -64,8 +65,11 @@ export function ScenarioBar({ map, asked }: Props) {
           label={`Remove the what-if “${scenario.name}”`}
           onClick={() => {
             begin(undefined);
-            dispatch(changeMap(remove('scenario', scenario.id)));
-            dispatch(told(`Removed the what-if “${scenario.name}”.`));
+            dispatch(
+              changeMap(remove('scenario', scenario.id), {
+                announce: `Removed the what-if “${scenario.name}”.`,
+              }),
+            );
           }}
         >
           <Trash2 size={14} aria-hidden />

@@ -1,16 +1,16 @@
 import {
+  edit,
   type GuardMap,
   type Look,
   type Opponent,
   type Position,
-  put,
   reactionKey,
   reactionName,
   type Tendency,
 } from '@aftersquall/core';
 import { type FormEvent, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
-import { changeMap } from '../../store/mapSession.ts';
+import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { type Entry, sharesOf, type Unit } from './sharesOf.ts';
 
@@ -56,7 +56,7 @@ function LookForm({ map, opponent, position, look }: LookProps) {
   const keep = (reactions: Tendency['reactions'] | undefined) => {
     const others = opponent.tendencies.filter((one) => one.position !== position || one.look !== look.id);
     const tendencies = reactions ? [...others, { position, look: look.id, reactions }] : others;
-    dispatch(changeMap(put('opponent', { ...opponent, tendencies })));
+    dispatch(changeMap(edit('opponent', opponent, { ...opponent, tendencies })));
   };
   const submit = (event: FormEvent) => {
     event.preventDefault();

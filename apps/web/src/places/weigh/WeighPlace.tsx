@@ -5,9 +5,11 @@ import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
+import { mapAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
-import { selectMap } from '../../store/mapSession.ts';
+import { useEditedDocument } from '../../store/documents/useDocument.ts';
+import { selectMap } from '../../store/openMap.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useWeighing } from '../../workers/useWeighing.ts';
@@ -23,6 +25,7 @@ import { Values } from './Values.tsx';
 /** What the map is worth, where it breaks, and what to fix first. */
 export function WeighPlace() {
   const map = useAppSelector(selectMap)!;
+  useEditedDocument('map', map.id);
   const [params, set] = useAddress();
   const asked = useWhatIf(map);
   const { question, other, whatIf } = asked;
@@ -91,7 +94,7 @@ export function WeighPlace() {
           <h1>This map cannot be weighed {question.trouble ? 'like this' : 'yet'}</h1>
           <p>{trouble.replace(/^./, (letter) => letter.toUpperCase())}.</p>
           <div className="d-flex gap-2 justify-content-center">
-            <Link className="btn btn-now" to={`/${map.id}/map`}>
+            <Link className="btn btn-now" to={mapAddress(map.id)}>
               To the map
             </Link>
             {(asked.changed || asked.scenario) && (

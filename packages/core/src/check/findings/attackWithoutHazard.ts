@@ -1,4 +1,4 @@
-import { put } from '../../edit/command.ts';
+import { edit } from '../../documents/edit.ts';
 import type { HazardTag } from '../../model/hazards.ts';
 import type { Check, Finding } from '../finding.ts';
 
@@ -35,6 +35,6 @@ export const attackWithoutHazard: Check = (map) =>
           hazards.length > 0
             ? `Mark it: ${hazards.map((tag) => tag.replaceAll('-', ' ')).join(', ')}.`
             : 'Mark what it can hurt, so that sheets and calls carry the caution.',
-        ...(hazards.length > 0 && { command: put('move', { ...move, hazards }) }),
+        ...(hazards.length > 0 && { command: edit('move', move, { ...move, hazards }) }),
       };
     });

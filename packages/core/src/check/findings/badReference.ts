@@ -1,4 +1,4 @@
-import { badReferences } from '../../edit/badReferences.ts';
+import { badReferences } from '../../documents/documentIssues.ts';
 import type { EntityKind } from '../../model/map.ts';
 import { ENTITY_KINDS, LIST_OF } from '../../model/map.ts';
 import type { Check } from '../finding.ts';

@@ -1,8 +1,8 @@
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
 import type { Move } from '../../model/move.ts';
+import type { RulesProfile } from '../../model/rulesProfile.ts';
 import { legality } from '../../rules/legality.ts';
-import type { RulesProfile } from '../../rules/profile.ts';
 import type { Check, Finding } from '../finding.ts';
 
 /** A move that the profile in use bars, or that a referee may stop, with the nearest allowed one. */

@@ -1,4 +1,4 @@
-import { put } from '../../edit/command.ts';
+import { edit } from '../../documents/edit.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { Check, Finding } from '../finding.ts';
 
@@ -24,7 +24,7 @@ export const chance: Check = (map) =>
         place,
         sentence: `An exchange of "${move}" does not say where its chance comes from.`,
         mend: "Mark it as the coach's guess.",
-        command: put('exchange', { ...exchange, basis: 'coach' }),
+        command: edit('exchange', exchange, { ...exchange, basis: 'coach' }),
       });
     }
     return found;

@@ -1,5 +1,5 @@
 import { translateHold } from '../../body/translateApparel.ts';
-import { put } from '../../edit/command.ts';
+import { edit } from '../../documents/edit.ts';
 import { isCloth } from '../../model/holdPattern.ts';
 import type { Check, Finding } from '../finding.ts';
 
@@ -22,7 +22,7 @@ export const clothWithoutJacket: Check = (map) =>
                 ? `Take the ${bare.target.part.replace('-', ' ')} instead.`
                 : 'Take a part of the body instead, or allow the gi here.',
               ...(bare && {
-                command: put('position', {
+                command: edit('position', position, {
                   ...position,
                   [list]: position[list].map((other) => (other === hold ? bare : other)),
                 }),

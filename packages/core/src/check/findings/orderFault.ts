@@ -1,5 +1,5 @@
 import { contactName, joinWords } from '../../body/words.ts';
-import { put } from '../../edit/command.ts';
+import { edit } from '../../documents/edit.ts';
 import type { Contact } from '../../model/contacts.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
@@ -38,7 +38,7 @@ function wrongOrder(move: Move, steps: readonly Step[], variant?: string): Findi
               ? `In "${move.name}" step ${i + 1} must come after a step that is not there.`
               : `In "${move.name}" step ${i + 1} comes before step ${at + 1}, which has to be done first.`,
           mend: 'Put the steps in the safe order.',
-          ...(sorted && { command: put('move', withSteps(move, sorted, variant)) }),
+          ...(sorted && { command: edit('move', move, withSteps(move, sorted, variant)) }),
         },
       ];
     }),

@@ -1,6 +1,7 @@
 import type { StepTrouble } from '../../body/followSteps.ts';
 import { contactName, targetName, type WordContext, wordContext } from '../../body/words.ts';
-import { type Command, put } from '../../edit/command.ts';
+import type { Command } from '../../documents/command.ts';
+import { edit } from '../../documents/edit.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
 import type { Move } from '../../model/move.ts';
@@ -73,5 +74,5 @@ function withoutRelease(move: Move, { step: id, contact }: StepTrouble): { comma
   const steps = move.steps.map((step) =>
     step.id === id ? { ...step, release: step.release.filter((other) => other !== contact) } : step,
   );
-  return { command: put('move', { ...move, steps }) };
+  return { command: edit('move', move, { ...move, steps }) };
 }

@@ -1,4 +1,4 @@
-import { put } from '../../edit/command.ts';
+import { edit } from '../../documents/edit.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
@@ -37,7 +37,7 @@ export const unreachable: Check = (map) => {
         place: { kind: 'map', id: map.id },
         sentence: 'No position is marked as one where a round can start.',
         mend: `Let rounds start in "${map.positions[0]!.name}".`,
-        command: put('position', { ...map.positions[0]!, entry: 1 }),
+        command: edit('position', map.positions[0]!, { ...map.positions[0]!, entry: 1 }),
       },
     ];
   }

@@ -2,7 +2,7 @@ import './board.scss';
 import { batch, type GuardMap, put, remove } from '@aftersquall/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import { changeMap, told } from '../../../store/mapSession.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newMove, newPosition } from '../newThings.ts';
 import type { Selection } from '../selection.ts';
@@ -134,8 +134,7 @@ export function AnswerBoard(props: Props) {
   const clear = () => {
     const cell = row && columns[columnAt] && cellOf(map, row, columns[columnAt]!);
     if (cell?.kind !== 'answer') return;
-    dispatch(changeMap(remove('exchange', cell.exchange.id)));
-    dispatch(told('Removed the answer.'));
+    dispatch(changeMap(remove('exchange', cell.exchange.id), { announce: 'Removed the answer.' }));
   };
 
   const onKeyDown = (event: KeyboardEvent) => {

@@ -1,7 +1,7 @@
-import { batch, type GuardMap, indexMap, suggestAnswers } from '@aftersquall/core';
+import { type GuardMap, indexMap, suggestAnswers, writeAnswer } from '@aftersquall/core';
 import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
-import { changeMap } from '../../../store/mapSession.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { answerText, nameAt, proposals, readAnswer } from './answerText.ts';
 import type { BoardCell, BoardColumn, BoardRow } from './boardModel.ts';
@@ -67,19 +67,21 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
     setCaret(at);
     pendingCaret.current = at;
   };
-  const save = (after: 'down' | 'right' | 'left' | 'stay', written = value) => {
-    if (written.trim() === '' || (exchange && written === answerText(map, exchange))) return onCommit(after);
-    const { errors, command } = readAnswer(
-      map,
-      { position: row.position.id, move: row.move.id, reaction: column.reaction, variant: exchange?.variant },
-      written,
-    );
-    if (errors.length > 0) return setTrouble(errors.map(({ message }) => message).join('; '));
-    if (command.commands.length > 0) {
-      const issues = dispatch(changeMap(batch(command.commands, `Answer of “${row.move.name}”`)));
-      if (issues.length > 0) return setTrouble(issues.map(({ message }) => message).join('; '));
-    }
+  // Leaving the field commits too: what was committed by a key must not be committed again on the way out.
+  const done = useRef(false);
+  const leave = (after: 'down' | 'right' | 'left' | 'stay') => {
+    done.current = true;
     onCommit(after);
+  };
+  const commit = (after: 'down' | 'right' | 'left' | 'stay', written = value) => {
+    if (done.current) return;
+    if (written.trim() === '' || (exchange && written === answerText(map, exchange))) return leave(after);
+    const read = readAnswer(map, written);
+    if ('trouble' in read) return setTrouble(read.trouble);
+    const at = { move: row.move.id, reaction: column.reaction, variant: exchange?.variant };
+    const issues = dispatch(changeMap(writeAnswer(map, at, read.answer)));
+    if (issues.length > 0) return setTrouble(issues.map(({ message }) => message).join('; '));
+    leave(after);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const { key } = event;
@@ -90,11 +92,11 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
     } else if (key === 'Enter' || key === 'Tab') {
       event.preventDefault();
       if (chosen >= 0 && key === 'Enter') insert(list[chosen]!.word);
-      else save(key === 'Enter' ? 'down' : event.shiftKey ? 'left' : 'right');
+      else commit(key === 'Enter' ? 'down' : event.shiftKey ? 'left' : 'right');
     } else if (key === 'Escape') {
       event.preventDefault();
       event.stopPropagation();
-      onCommit('stay');
+      leave('stay');
     }
   };
   const follow = () => setCaret(input.current?.selectionStart ?? value.length);
@@ -124,7 +126,7 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
         onKeyDown={onKeyDown}
         onKeyUp={follow}
         onClick={follow}
-        onBlur={() => save('stay')}
+        onBlur={() => commit('stay')}
       />
       <div id="cell-editor-help">{trouble && <div className="invalid-feedback d-block">{trouble}</div>}</div>
       {list.length > 0 && (
@@ -145,7 +147,7 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
               type="button"
               tabIndex={-1}
               onMouseDown={(event) => event.preventDefault()}
-              onClick={() => save('stay', answerText(map, like!))}
+              onClick={() => commit('stay', answerText(map, like!))}
             >
               <b>{move.name}</b>{' '}
               <span className="soft">from {indexMap(map).position.get(move.position)?.name}</span>

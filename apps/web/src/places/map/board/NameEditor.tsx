@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useSaver } from '../sheet/useSaver.ts';
 import type { BoardRow } from './boardModel.ts';
 
@@ -17,11 +17,18 @@ export function NameEditor({ row, text, width, onDone }: Props) {
   const [trouble, setTrouble] = useState('');
   const savePosition = useSaver('position', row.position);
   const saveMove = useSaver('move', row.kind === 'move' ? row.move : undefined);
+  // Leaving the field saves too: what was saved by a key must not be saved again on the way out.
+  const done = useRef(false);
+  const leave = (goOn: boolean) => {
+    done.current = true;
+    onDone(goOn);
+  };
   const save = (goOn: boolean) => {
-    if (name.trim() === '' || name === old) return onDone(goOn && name.trim() !== '');
+    if (done.current) return;
+    if (name.trim() === '' || name === old) return leave(goOn && name.trim() !== '');
     const issues = row.kind === 'position' ? savePosition({ name }) : saveMove({ name });
     if (issues.length > 0) setTrouble(issues.map(({ message }) => message).join('; '));
-    else onDone(goOn);
+    else leave(goOn);
   };
   return (
     <div className="name-editor" style={{ width }}>
@@ -41,8 +48,7 @@ export function NameEditor({ row, text, width, onDone }: Props) {
           }
           if (event.key === 'Escape') {
             event.stopPropagation();
-            setName(old);
-            onDone(false);
+            leave(false);
           }
         }}
       />

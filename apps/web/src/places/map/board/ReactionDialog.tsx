@@ -1,9 +1,17 @@
-import { batch, type Command, type GuardMap, put, type ReactionRef, reactionKey } from '@aftersquall/core';
+import {
+  batch,
+  type Command,
+  edit,
+  type GuardMap,
+  put,
+  type ReactionRef,
+  reactionKey,
+} from '@aftersquall/core';
 import { matchSorter } from 'match-sorter';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { ChoiceSearch } from '../../../components/ChoiceSearch.tsx';
-import { changeMap } from '../../../store/mapSession.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newReaction } from '../newThings.ts';
 import type { BoardRow } from './boardModel.ts';
@@ -50,7 +58,7 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
     }
     const reactions = [...look.reactions, ref];
     const looks = row.position.looks.map((other) => (other.id === look.id ? { ...look, reactions } : other));
-    commands.push(put('position', { ...row.position, looks }));
+    commands.push(edit('position', row.position, { ...row.position, looks }));
     if (dispatch(changeMap(batch(commands, `What top does in “${row.position.name}”`))).length === 0)
       onAdded(reactionKey(ref));
   };

@@ -1,4 +1,5 @@
 import {
+  type Answer,
   callName,
   type Exchange,
   type GuardMap,
@@ -6,12 +7,12 @@ import {
   isOutcome,
   isOutcomeWord,
   type Landing,
+  type LandingChoice,
+  type Named,
   OUTCOME_WORDS,
   OUTCOMES,
+  parseAnswer,
   quoteName,
-  type ReactionRef,
-  type ReadLines,
-  readLines,
 } from '@aftersquall/core';
 import { matchSorter } from 'match-sorter';
 
@@ -38,6 +39,7 @@ export interface Proposal {
   name: string;
   /** What it is, in a word. */
   what: string;
+  landing: LandingChoice;
 }
 
 const TOKEN = /(^|\belse\s+)(~?)("(?:[^"\\]|\\.)*"?|[^"%]*?)$/i;
@@ -61,6 +63,7 @@ const outcomes = OUTCOMES.map((outcome) => ({
   aliases: [] as string[],
   word: outcome as string,
   what: 'outcome',
+  landing: { outcome } as LandingChoice,
 }));
 
 /** Positions and outcomes that a name may mean, the likeliest first; last, a position of that name yet to be made. */
@@ -71,6 +74,7 @@ export function proposals(map: GuardMap, typed: string): Proposal[] {
     aliases: position.aliases,
     word: quoteName(callName(position, map.positions), false, isOutcomeWord(position.name)),
     what: 'position',
+    landing: { position: position.id } as LandingChoice,
   }));
   const name = typed.trim();
   if (name === '') return [...outcomes, ...positions];
@@ -81,32 +85,42 @@ export function proposals(map: GuardMap, typed: string): Proposal[] {
   const exact = found.some((thing) =>
     [thing.id, thing.name, ...thing.aliases].some((other) => other.toLowerCase() === name.toLowerCase()),
   );
-  const proposed = found.map(({ word, name: whole, what }): Proposal => ({ word, name: whole, what }));
-  return exact ? proposed : [...proposed, { word: `"${name}"`, name, what: 'new position' }];
+  const proposed = found.map(({ id: _, aliases: __, ...proposal }): Proposal => proposal);
+  return exact
+    ? proposed
+    : [...proposed, { word: `"${name}"`, name, what: 'new position', landing: { newPosition: name } }];
 }
 
-/** The text with every name that is only hinted at ("two") written out, as the first proposal reads it. */
-export function writtenOut(map: GuardMap, text: string): string {
-  const full = /^(\s*)(~?)([^"]*?)(\s+\d[\d.,]*\s*%.*|\s+else\s.*|\s+\d[\d.,]*\s*s\s*|\s*)$/i.exec(text);
-  if (!full) return text;
-  const [, lead, tilde, name, rest] = full as unknown as [string, string, string, string, string];
-  const otherwise = /^(.*?\belse\s+)(~?)([^"]*?)(\s+\d[\d.,]*\s*s\s*|\s*)$/i.exec(rest);
-  const tail = otherwise
-    ? `${otherwise[1]}${otherwise[2]}${wordFor(map, otherwise[3]!)}${otherwise[4]}`
-    : rest;
-  return `${lead}${tilde}${wordFor(map, name)}${tail}`;
+/** What a name means where an answer leads: the first of what is proposed for it. */
+function landingFor(map: GuardMap, { text, mirrored, quoted }: Named): LandingChoice {
+  const side = mirrored ? { mirrored: true } : {};
+  const known = quoted ? exactly(map, text) : proposals(map, text)[0]?.landing;
+  if (!known) return { newPosition: text, ...side };
+  return 'outcome' in known ? known : { ...known, ...side };
 }
 
-const wordFor = (map: GuardMap, typed: string): string =>
-  typed.trim() === '' ? typed : (proposals(map, typed)[0]?.word ?? typed);
+/** The one position that has just this name, id or alias; a name in quotation marks means nothing else. */
+function exactly(map: GuardMap, name: string): LandingChoice | undefined {
+  const wanted = name.toLowerCase();
+  const found = map.positions.find(
+    (position) =>
+      position.id === name ||
+      [position.name, ...position.aliases].some((word) => word.toLowerCase() === wanted),
+  );
+  return found && { position: found.id };
+}
 
-/** What a typed answer would do to the map; errors say what is wrong with it. */
-export function readAnswer(
-  map: GuardMap,
-  where: { position: string; move: string; reaction: ReactionRef | 'none'; variant?: string | undefined },
-  text: string,
-): ReadLines {
-  const met = where.reaction === 'none' ? 'none' : quoteName(where.reaction.id, where.reaction.mirrored);
-  const variant = where.variant ? ` @ ${where.variant}` : '';
-  return readLines(map, `${where.position}: ${where.move}${variant} | ${met} -> ${writtenOut(map, text)}`);
+/** What a typed answer says, or what is wrong with it. */
+export function readAnswer(map: GuardMap, text: string): { answer: Answer } | { trouble: string } {
+  const read = parseAnswer(text);
+  if ('error' in read) return { trouble: read.error.message };
+  const { to, otherwise, chance, seconds } = read.answer;
+  return {
+    answer: {
+      to: landingFor(map, to),
+      ...(otherwise && { otherwise: landingFor(map, otherwise) }),
+      ...(chance !== undefined && { chance }),
+      ...(seconds !== undefined && { seconds }),
+    },
+  };
 }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { applyCommand, emptyMap, holes, parseMapFile } from '@aftersquall/core';
+import { applyCommand, emptyMap, holes, parseMapFile, writeAnswer } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { answerText, nameAt, proposals, readAnswer, writtenOut } from './answerText.ts';
+import { answerText, nameAt, proposals, readAnswer } from './answerText.ts';
 import { boardOf, cellOf } from './boardModel.ts';
 
 const map = parseMapFile(
@@ -10,6 +10,8 @@ const map = parseMapFile(
 const board = boardOf(map, () => true);
 const rowOf = (id: string) => board.rows.find(({ key }) => key === id)!;
 const columnOf = (key: string) => board.columns.find((column) => column.key === key)!;
+
+const idOf = (name: string) => map.positions.find((position) => position.name === name)!.id;
 
 describe('the answer board', () => {
   it('has every position and move, moves that look alike next to each other', () => {
@@ -43,16 +45,18 @@ describe('the answer board', () => {
   });
 });
 
+/** What a typed answer says; throws where it says nothing. */
+function said(text: string) {
+  const read = readAnswer(map, text);
+  if ('trouble' in read) throw new Error(read.trouble);
+  return read;
+}
+
 describe('an answer as it is typed', () => {
   it('is what is written in the cell, for every exchange of the demo', () => {
     for (const exchange of map.exchanges) {
-      const move = map.moves.find(({ id }) => id === exchange.move)!;
-      const { errors, changes } = readAnswer(
-        map,
-        { position: move.position, move: move.id, reaction: exchange.reaction, variant: exchange.variant },
-        answerText(map, exchange),
-      );
-      expect([exchange.id, errors, changes]).toEqual([exchange.id, [], []]);
+      const { answer } = said(answerText(map, exchange));
+      expect([exchange.id, writeAnswer(map, exchange, answer).commands]).toEqual([exchange.id, []]);
     }
   });
 
@@ -72,21 +76,24 @@ describe('an answer as it is typed', () => {
   });
 
   it('means the first proposal where a name is only begun, and exactly what is in quotes', () => {
-    expect(writtenOut(map, 'two hands 70% else knee on the belly 8s')).toBe(
-      'Two hands on one sleeve 70% else Knee on the belly across the shoulder lock 8s',
-    );
-    expect(writtenOut(map, '"two hands" 70%')).toBe('"two hands" 70%');
-    expect(writtenOut(map, '~slx 20%')).toBe('~Single-leg X 20%');
-    expect(writtenOut(map, 'passed')).toBe('passed');
+    expect(said('two hands 70% else knee on the belly 8s').answer).toEqual({
+      to: { position: 'two-on-one' },
+      chance: 0.7,
+      otherwise: { position: idOf('Knee on the belly across the shoulder lock') },
+      seconds: 8,
+    });
+    expect(said('"two hands" 70%').answer.to).toEqual({ newPosition: 'two hands' });
+    expect(said('~slx 20%').answer.to).toEqual({ position: 'slx', mirrored: true });
+    expect(said('passed').answer).toEqual({ to: { outcome: 'passed' } });
   });
 
   it('makes a position of a name that nothing has, with one undo', () => {
-    const where = { position: 'slx', move: 'slx-to-x', reaction: { id: 'crossface' } };
-    const { command, changes } = readAnswer(map, where, 'Somewhere new 30%');
-    expect(changes.map(({ kind, change }) => `${change} ${kind}`)).toEqual(['new position', 'new exchange']);
-    const { map: next, inverse } = applyCommand(map, command);
+    const where = { move: 'slx-to-x', reaction: { id: 'crossface' } };
+    const command = writeAnswer(map, where, said('Somewhere new 30%').answer);
+    const { document: next, inverse } = applyCommand(map, command);
     expect(next.positions.at(-1)!.name).toBe('Somewhere new');
-    expect(applyCommand(next, inverse).map).toEqual(map);
-    expect(readAnswer(map, where, 'passed 130%').errors[0]!.message).toContain('more than certain');
+    expect(next.exchanges.at(-1)).toMatchObject({ ...where, chance: 0.3 });
+    expect(applyCommand(next, inverse).document).toEqual(map);
+    expect(() => said('passed 130%')).toThrow('more than certain');
   });
 });

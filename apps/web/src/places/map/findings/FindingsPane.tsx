@@ -3,7 +3,7 @@ import { CircleAlert, Info, TriangleAlert, Wrench } from 'lucide-react';
 import { useState } from 'react';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../../components/RulesChoice.tsx';
-import { changeMap } from '../../../store/mapSession.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import type { Spot } from '../board/useSpot.ts';
 import type { Selection, SheetKind } from '../selection.ts';

@@ -1,10 +1,11 @@
-import { diffMaps, type GuardMap } from '@aftersquall/core';
+import { diffDocuments, type GuardMap, type HistoryLine } from '@aftersquall/core';
 import { format, isSameDay, parseISO } from 'date-fns';
 import { RotateCcw } from 'lucide-react';
 import { useState } from 'react';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
-import { type MapChange, refusalOf, useHistoryQuery, useLazyRevisionQuery } from '../../../store/api.ts';
-import { changeMap, selectSession, told } from '../../../store/mapSession.ts';
+import { refusalOf, useLazyGetRevisionQuery, useListHistoryQuery } from '../../../store/api.ts';
+import { selectEdited } from '../../../store/documents/documentsSlice.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { setCoach } from '../../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 
@@ -12,23 +13,24 @@ import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 export function HistoryPane({ map }: { map: GuardMap }) {
   const dispatch = useAppDispatch();
   const { coach } = useAppSelector((state) => state.settings);
-  const { waiting } = useAppSelector(selectSession);
+  const waiting = useAppSelector((state) => selectEdited(state)?.waiting.length ?? 0);
+  const address = { kind: 'map', id: map.id } as const;
   const [before, setBefore] = useState<number>();
-  const { data: changes = [], error } = useHistoryQuery({
-    id: map.id,
-    ...(before !== undefined && { before }),
+  const { data: changes = [], error } = useListHistoryQuery({
+    params: address,
+    query: { ...(before !== undefined && { before }) },
   });
-  const [fetchRevision] = useLazyRevisionQuery();
+  const [fetchRevision] = useLazyGetRevisionQuery();
   const [trouble, setTrouble] = useState('');
 
   const restore = async (revision: number) => {
-    const answer = await fetchRevision({ id: map.id, revision });
+    const answer = await fetchRevision({ params: { ...address, revision } });
     if (!answer.data) return setTrouble(refusalOf(answer.error).message);
-    const command = diffMaps(map, answer.data.map, `Revision ${revision} restored`);
+    const command = diffDocuments(map, answer.data.document as GuardMap, `Revision ${revision} restored`);
     if (command.commands.length === 0) return setTrouble('The map is as it was then already.');
-    const issues = dispatch(changeMap(command));
+    const announce = `The map is as it was at revision ${revision}.`;
+    const issues = dispatch(changeMap(command, { announce }));
     setTrouble(issues.map(({ message }) => message).join('; '));
-    if (issues.length === 0) dispatch(told(`The map is as it was at revision ${revision}.`));
   };
   return (
     <>
@@ -43,7 +45,7 @@ export function HistoryPane({ map }: { map: GuardMap }) {
         }}
       />
       {(error || trouble) && <p className="hazard mt-2 mb-0">{trouble || refusalOf(error).message}</p>}
-      {waiting.length > 0 && <p className="soft small mt-2 mb-0">Changes are still being saved.</p>}
+      {waiting > 0 && <p className="soft small mt-2 mb-0">Changes are still being saved.</p>}
       {changes.length === 0 && <p className="mt-2">No change yet.</p>}
       <ol className="history list-unstyled mt-2">
         {changes.map((change, i) => (
@@ -83,8 +85,8 @@ export function HistoryPane({ map }: { map: GuardMap }) {
 }
 
 interface ChangeProps {
-  change: MapChange;
-  above: MapChange | undefined;
+  change: HistoryLine;
+  above: HistoryLine | undefined;
   onRestore: () => void;
 }
 

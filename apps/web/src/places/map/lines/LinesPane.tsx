@@ -1,6 +1,6 @@
 import { type GuardMap, type LineChange, printLines, readAllLines } from '@aftersquall/core';
 import { useEffect, useMemo, useState } from 'react';
-import { changeMap } from '../../../store/mapSession.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { LinesEditor } from './LinesEditor.tsx';
 

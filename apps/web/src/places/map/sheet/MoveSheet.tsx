@@ -11,6 +11,7 @@ import {
 } from '@aftersquall/core';
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
+import { mapAddress } from '../../../components/addresses.ts';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { FitsField } from '../../../components/fields/FitsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
@@ -18,7 +19,7 @@ import { reactionChoices, reactionOf } from '../../../components/fields/landingC
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { Hazards } from '../../../components/Hazards.tsx';
-import { changeMap } from '../../../store/mapSession.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newExchange } from '../newThings.ts';
 import { NeedsEditor } from './NeedsEditor.tsx';
@@ -153,7 +154,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
         />
       </div>
       {move.kind === 'sweep' && (
-        <Link to={`/${map.id}/balance?move=${id}`} className="btn btn-sm btn-plain mt-2">
+        <Link to={`${mapAddress(map.id, 'balance')}?move=${id}`} className="btn btn-sm btn-plain mt-2">
           <Scale size={14} aria-hidden /> Which way do they fall?
         </Link>
       )}

@@ -1,5 +1,6 @@
 import {
   batch,
+  edit,
   freshId,
   type Hole,
   holes,
@@ -32,7 +33,7 @@ import { readNumber, SavedField } from '../../../components/fields/SavedField.ts
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
-import { changeMap } from '../../../store/mapSession.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { newExchange, newMove } from '../newThings.ts';
 import type { SheetProps } from './sheetProps.ts';
@@ -59,7 +60,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
       changeMap(
         batch([
           put('system', { id: system, name: 'New system', aliases: [], note: '' }),
-          put('position', { ...position, systems: [...position.systems, system] }),
+          edit('position', position, { ...position, systems: [...position.systems, system] }),
         ]),
       ),
     );

@@ -1,8 +1,7 @@
 import './sheet.scss';
-import type { EntityKind } from '@aftersquall/core';
-import { duplicatePosition, indexMap, removeWithUsers } from '@aftersquall/core';
+import { duplicatePosition, indexMap, remove } from '@aftersquall/core';
 import { Copy, Trash2, X } from 'lucide-react';
-import { changeMap, told } from '../../../store/mapSession.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { positionOf, type Selection, selectedThing } from '../selection.ts';
 import { ExchangeSheet } from './ExchangeSheet.tsx';
@@ -17,10 +16,9 @@ export function Sheet({ map, selection, select }: SheetProps & { selection: Sele
   const { kind, id } = selection;
   const thing = selectedThing(map, kind, id);
   const parent = kind === 'position' || kind === 'reaction' ? undefined : positionOf(map, selection);
-  const remove = () => {
+  const takeOut = () => {
     const name = thing && 'name' in thing ? `“${thing.name}”` : `the ${kind}`;
-    dispatch(changeMap(removeWithUsers(map, kind as EntityKind, id)));
-    dispatch(told(`Removed ${name} and what hung on it.`));
+    dispatch(changeMap(remove(kind, id), { announce: `Removed ${name} and what hung on it.` }));
     select(parent ? { kind: 'position', id: parent } : undefined);
   };
   const duplicate = () => {
@@ -54,7 +52,7 @@ export function Sheet({ map, selection, select }: SheetProps & { selection: Sele
             className="bare"
             aria-label={`Remove this ${kind}`}
             title={`Remove this ${kind}`}
-            onClick={remove}
+            onClick={takeOut}
           >
             <Trash2 size={16} aria-hidden />
           </button>

@@ -1,22 +1,22 @@
 import {
-  type Command,
   ENTITY_SCHEMAS,
   type EntityKind,
   type EntityOf,
+  edit,
   type Issue,
-  put,
   zodIssues,
 } from '@aftersquall/core';
-import { changeMap } from '../../../store/mapSession.ts';
+import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 
-/** Saves changed fields of one thing: checked by the shared schema first, then as a command. */
+/** Saves changed fields of one thing, and only those: checked by the shared schema first, then as a command. */
 export function useSaver<K extends EntityKind>(kind: K, thing: EntityOf<K> | undefined) {
   const dispatch = useAppDispatch();
   return (changes: Partial<EntityOf<K>>): Issue[] => {
+    if (!thing) return [{ path: [], message: 'It is not there any more.' }];
     const parsed = ENTITY_SCHEMAS[kind].safeParse({ ...thing, ...changes });
     if (!parsed.success) return zodIssues(parsed.error);
-    return dispatch(changeMap(put(kind, parsed.data as EntityOf<K>) as Command));
+    return dispatch(changeMap(edit(kind, thing as never, parsed.data as never)));
   };
 }
 

@@ -1,0 +1,41 @@
+import { RefusedError } from '@aftersquall/core';
+import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
+import type { Response } from 'express';
+
+/**
+ * Answers what went wrong in the one form of the contract. What the core refuses is the sender's to mend: 400, with
+ * every path. Of what nobody foresaw only the server's log says more.
+ */
+@Catch()
+export class Refusals implements ExceptionFilter<unknown> {
+  private readonly logger = new Logger('Aftersquall');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    const { status, body } = this.refusal(error);
+    if (!response.headersSent) response.status(status).json({ statusCode: status, ...body });
+  }
+
+  private refusal(error: unknown): { status: number; body: object } {
+    if (error instanceof RefusedError)
+      return { status: 400, body: { message: 'This change was refused.', issues: error.issues } };
+    if (error instanceof HttpException) {
+      const body = error.getResponse();
+      const {
+        message = error.message,
+        issues,
+        revision,
+        overlaps,
+      } = (typeof body === 'string' ? { message: body } : body) as Record<string, unknown>;
+      return { status: error.getStatus(), body: { message, issues, revision, overlaps } };
+    }
+    const { status, type } = (error ?? {}) as { status?: number; type?: string };
+    // What the body parser refuses: no JSON, or far too much of it.
+    if (type === 'entity.too.large')
+      return { status: 413, body: { message: 'This is too large to be taken in.' } };
+    if (status !== undefined && status >= 400 && status < 500)
+      return { status, body: { message: 'This could not be read: send JSON.' } };
+    this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    return { status: 500, body: { message: 'Something went wrong on the server; nothing was changed.' } };
+  }
+}

@@ -1,0 +1,56 @@
+import 'reflect-metadata';
+import { copyFile, mkdtemp, readFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { type GuardMap, printMapFile } from '@aftersquall/core';
+import { expect, it } from 'vitest';
+import { openApp } from '../test/openApp.ts';
+
+const fixture = (name: string) => new URL(`../../fixtures/${name}`, import.meta.url);
+
+/** What the version before documents gave for the database in the fixtures. */
+interface Before {
+  map: { revision: number; map: GuardMap };
+  first: { map: GuardMap };
+  third: { map: GuardMap };
+  history: { revision: number; who: string; at: string }[];
+  class: { plan: object };
+}
+
+it('a database of the version before documents is carried over whole: maps, histories, classes', async () => {
+  const folder = await mkdtemp(path.join(tmpdir(), 'aftersquall-'));
+  await copyFile(fixture('before-documents.db'), path.join(folder, 'test.db'));
+  const before = JSON.parse(await readFile(fixture('before-documents.json'), 'utf8')) as Before;
+  const test = await openApp(folder);
+  const get = async (address: string) => (await test.http.get(`/api/documents/${address}`).expect(200)).body;
+
+  expect(await get('map')).toEqual([
+    { id: 'old-club', revision: before.map.revision, head: { name: 'Old club, spring' } },
+  ]);
+  const { revision, document } = await get('map/old-club');
+  expect(revision).toBe(before.map.revision);
+  expect(printMapFile(document)).toBe(printMapFile(before.map.map));
+  const at = async (number: number) => (await get(`map/old-club/revisions/${number}`)).document;
+  expect(printMapFile(await at(1))).toBe(printMapFile(before.first.map));
+  expect(printMapFile(await at(3))).toBe(printMapFile(before.third.map));
+  const history: Before['history'] = await get('map/old-club/history');
+  expect(history.map(({ revision: number, who, at: when }) => [number, who, when])).toEqual(
+    before.history.map((line) => [line.revision, line.who, line.at]),
+  );
+  expect(await get('class/old-tuesday')).toEqual({
+    revision: 1,
+    document: { format: 'aftersquall-class', version: 1, ...before.class.plan },
+  });
+  await test.http.post('/api/documents/map/gone/restore').expect(200);
+
+  // It is a document like any other from here on.
+  await test.http
+    .post('/api/documents/map/old-club/changes')
+    .send({
+      base: revision,
+      key: 'after-the-move',
+      commands: [{ do: 'set', kind: 'system', id: 'extra', changes: [{ path: ['name'], value: 'More' }] }],
+    })
+    .expect(200);
+  await test.close();
+});

@@ -1,0 +1,157 @@
+import {
+  type AnyDocument,
+  type Applied,
+  DOCUMENT_KINDS,
+  type DocumentAddress,
+  type DocumentKindName,
+  isOrder,
+  RefusedError,
+  zodIssues,
+} from '@aftersquall/core';
+import { type EntityManager, IsNull } from 'typeorm';
+import { placeNumbers } from './listOrder.ts';
+import { DocumentRow, EntityRow } from './rows.ts';
+
+/** A document in use, kept in memory with the numbers of its places. */
+export interface OpenDocument {
+  revision: number;
+  document: AnyDocument;
+  /** `ord` of every entity, by kind and id. */
+  places: ReadonlyMap<string, number>;
+}
+
+export const keyOf = ({ kind, id }: DocumentAddress): string => `${kind}/${id}`;
+const placeKey = (kind: string, id: string): string => `${kind}/${id}`;
+const now = () => new Date().toISOString();
+const asRecord = (document: AnyDocument) => document as unknown as Record<string, unknown>;
+const entityLists = (kind: DocumentKindName) =>
+  Object.entries(DOCUMENT_KINDS[kind].entities).map(([name, { list }]) => ({ name, list }));
+
+/** A document without its lists and without what its address says. */
+function headOf(kind: DocumentKindName, document: AnyDocument): DocumentRow['head'] {
+  const lists = new Set(entityLists(kind).map(({ list }) => list));
+  const { id: _, format: __, version: ___, ...fields } = asRecord(document);
+  const head = Object.fromEntries(Object.entries(fields).filter(([key]) => !lists.has(key)));
+  return { ...head, name: document.name };
+}
+
+const entitiesOf = (document: AnyDocument, list: string) => asRecord(document)[list] as { id: string }[];
+
+/** Reads a document; undefined when there is none, or it was removed. Throws when what is kept is none. */
+export async function loadDocument(
+  manager: EntityManager,
+  address: DocumentAddress,
+): Promise<OpenDocument | undefined> {
+  const row = await manager.findOneBy(DocumentRow, { key: keyOf(address), removedAt: IsNull() });
+  if (!row) return undefined;
+  const rows = await manager.find(EntityRow, {
+    where: { document: row.key },
+    order: { kind: 'ASC', ord: 'ASC' },
+  });
+  const kind = DOCUMENT_KINDS[address.kind];
+  const lists = entityLists(address.kind).map(({ name, list }) => [
+    list,
+    rows.filter((entity) => entity.kind === name).map(({ body }) => body),
+  ]);
+  const document = kind.schema.parse({
+    format: kind.format,
+    version: 1,
+    id: address.id,
+    ...row.head,
+    ...Object.fromEntries(lists),
+  });
+  const places = new Map(rows.map((entity) => [placeKey(entity.kind, entity.id), entity.ord]));
+  return { revision: row.revision, document, places };
+}
+
+/** Writes a new document whole, at revision 1. */
+export async function insertDocument(
+  manager: EntityManager,
+  kind: DocumentKindName,
+  document: AnyDocument,
+): Promise<OpenDocument> {
+  const key = keyOf({ kind, id: document.id });
+  await manager.insert(DocumentRow, {
+    key,
+    kind,
+    id: document.id,
+    head: headOf(kind, document),
+    revision: 1,
+    createdAt: now(),
+    updatedAt: now(),
+  });
+  const places = new Map<string, number>();
+  for (const { name, list } of entityLists(kind)) {
+    for (const [ord, body] of entitiesOf(document, list).entries()) {
+      places.set(placeKey(name, body.id), ord);
+      await writeEntity(manager, key, name, body, ord);
+    }
+  }
+  return { revision: 1, document, places };
+}
+
+/** Writes what a change touched, and nothing else. Gives the document as it is kept now. */
+export async function saveChange(
+  manager: EntityManager,
+  address: DocumentAddress,
+  open: OpenDocument,
+  { document, touched }: Applied<AnyDocument>,
+): Promise<OpenDocument> {
+  const key = keyOf(address);
+  const revision = open.revision + 1;
+  await manager.query('UPDATE document SET head = ?, revision = ?, updated_at = ? WHERE key = ?', [
+    JSON.stringify(headOf(address.kind, document)),
+    revision,
+    now(),
+    key,
+  ]);
+  let places = open.places;
+  for (const { name, list } of entityLists(address.kind)) {
+    const fields = touched.filter(({ kind }) => kind === name);
+    if (fields.length === 0) continue;
+    const entities = entitiesOf(document, list);
+    const byId = new Map(entities.map((entity) => [entity.id, entity]));
+    const changed = new Set(fields.filter(({ id }) => id !== '').map(({ id }) => id));
+    const next = new Map(places);
+    for (const id of changed) {
+      if (byId.has(id)) continue;
+      next.delete(placeKey(name, id));
+      await manager.query('DELETE FROM entity WHERE document = ? AND kind = ? AND id = ?', [key, name, id]);
+    }
+    const known = new Map(entities.map(({ id }) => [id, next.get(placeKey(name, id))]));
+    const moved = fields.some(isOrder)
+      ? placeNumbers(
+          [...known.keys()],
+          new Map([...known].flatMap(([id, ord]) => (ord === undefined ? [] : [[id, ord]]))),
+        )
+      : new Map<string, number>();
+    for (const [id, ord] of moved) next.set(placeKey(name, id), ord);
+    for (const id of new Set([...changed, ...moved.keys()])) {
+      const body = byId.get(id);
+      if (body) await writeEntity(manager, key, name, body, next.get(placeKey(name, id))!);
+    }
+    places = next;
+  }
+  return { revision, document, places };
+}
+
+function writeEntity(
+  manager: EntityManager,
+  document: string,
+  kind: string,
+  body: { id: string },
+  ord: number,
+) {
+  return manager.query(
+    `INSERT INTO entity (document, kind, id, ord, body) VALUES (?, ?, ?, ?, ?)
+     ON CONFLICT (document, kind, id) DO UPDATE SET ord = excluded.ord, body = excluded.body`,
+    [document, kind, body.id, ord, JSON.stringify(body)],
+  );
+}
+
+/** A document of a kind from data of any origin. @throws RefusedError with the path of every problem. */
+export function parseDocument(kind: DocumentKindName, data: unknown): AnyDocument {
+  const parsed = DOCUMENT_KINDS[kind].schema.safeParse(data);
+  if (!parsed.success) throw new RefusedError(zodIssues(parsed.error));
+  return parsed.data;
+}

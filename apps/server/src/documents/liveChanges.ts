@@ -1,0 +1,18 @@
+import type { ChangeEvent, DocumentKindName } from '@aftersquall/core';
+import { Injectable } from '@nestjs/common';
+import { Subject } from 'rxjs';
+
+/** What open screens are told: a change of a document, or that the list of a kind of documents is another one. */
+export type LiveEvent =
+  | { type: 'change'; data: ChangeEvent }
+  | { type: 'documents'; data: { kind: DocumentKindName } };
+
+/** Passes on what has been committed to whoever listens. */
+@Injectable()
+export class LiveChanges {
+  readonly events = new Subject<LiveEvent>();
+
+  tell(event: LiveEvent): void {
+    this.events.next(event);
+  }
+}

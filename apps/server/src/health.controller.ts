@@ -1,9 +1,0 @@
-import { Controller, Get } from '@nestjs/common';
-
-@Controller('api/health')
-export class HealthController {
-  @Get()
-  health() {
-    return { ok: true };
-  }
-}

@@ -1,0 +1,3 @@
+export function Parts() {
+  return null;
+}

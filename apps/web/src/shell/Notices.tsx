@@ -1,0 +1,61 @@
+import { useNavigate } from 'react-router';
+import { addressOfDocument } from '../components/addresses.ts';
+import { useRestoreDocumentMutation } from '../store/api.ts';
+import { selectSession } from '../store/documents/documentsSlice.ts';
+import { openDocument, undoChange } from '../store/documents/engine.ts';
+import { reversible } from '../store/documents/session.ts';
+import { closeNotice, type Notice } from '../store/notices.ts';
+import { useAppDispatch, useAppSelector } from '../store/store.ts';
+
+/** What was just done, with the offer to take just that back for as long as it can be. */
+export function Notices() {
+  const notice = useAppSelector(({ notices }) => notices.notice);
+  const dispatch = useAppDispatch();
+  if (!notice) return null;
+  return (
+    <div className="toasts" role="status">
+      <span>{notice.text}</span>
+      {notice.undo && <TakeBack undo={notice.undo} />}
+      {notice.removed && <HaveBack address={notice.removed} />}
+      <button
+        type="button"
+        className="btn-close btn-close-white"
+        aria-label="Close"
+        onClick={() => dispatch(closeNotice())}
+      />
+    </div>
+  );
+}
+
+function TakeBack({ undo: { address, key } }: { undo: NonNullable<Notice['undo']> }) {
+  const dispatch = useAppDispatch();
+  const session = useAppSelector(selectSession(address.kind, address.id));
+  if (!reversible(session, key)) return null;
+  const takeBack = () => {
+    dispatch(undoChange(address, key));
+    dispatch(closeNotice());
+  };
+  return (
+    <button type="button" className="btn btn-sm" onClick={takeBack}>
+      Undo
+    </button>
+  );
+}
+
+function HaveBack({ address }: { address: NonNullable<Notice['removed']> }) {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const [restore] = useRestoreDocumentMutation();
+  const haveBack = async () => {
+    const { data } = await restore({ params: address });
+    dispatch(closeNotice());
+    if (!data) return;
+    await dispatch(openDocument(address));
+    navigate(addressOfDocument(address));
+  };
+  return (
+    <button type="button" className="btn btn-sm" onClick={() => void haveBack()}>
+      Undo
+    </button>
+  );
+}

@@ -1,0 +1,43 @@
+import type { AnyDocument, DocumentAddress, DocumentKindName, DocumentOf } from '@aftersquall/core';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { RootState } from '../store.ts';
+import { addressKey } from './outbox.ts';
+import type { Session } from './session.ts';
+
+interface Documents {
+  /** Every document that was opened on this screen, by its address. */
+  sessions: Record<string, Session>;
+  /** The document that undo and redo are about: the one that the screen edits. */
+  edited?: DocumentAddress | undefined;
+}
+
+const slice = createSlice({
+  name: 'documents',
+  initialState: { sessions: {} } as Documents,
+  reducers: {
+    sessionChanged: (documents, { payload }: PayloadAction<Session>) => ({
+      ...documents,
+      sessions: { ...documents.sessions, [addressKey(payload.address)]: payload },
+    }),
+    editDocument: (documents, { payload }: PayloadAction<DocumentAddress | undefined>) => ({
+      ...documents,
+      edited: payload,
+    }),
+  },
+});
+
+export const documents = slice.reducer;
+export const { sessionChanged, editDocument } = slice.actions;
+
+export const selectSession =
+  <K extends DocumentKindName>(kind: K, id: string | undefined) =>
+  (state: RootState): Session<DocumentOf<K> & AnyDocument> | undefined =>
+    id === undefined ? undefined : (state.documents.sessions[addressKey({ kind, id })] as never);
+
+/** The session of the document that the screen edits. */
+export const selectEdited = ({ documents }: RootState): Session | undefined =>
+  documents.edited && documents.sessions[addressKey(documents.edited)];
+
+/** A document of which a change needs an answer, wherever one is at the moment. */
+export const selectAsking = ({ documents }: RootState): Session | undefined =>
+  Object.values(documents.sessions).find(({ conflict }) => conflict !== undefined);

@@ -1,0 +1,64 @@
+import { describe, expect, it } from 'vitest';
+import { ClassSchema } from '../model/classPlan.ts';
+import { smallMap } from '../test/smallMap.ts';
+import { applyCommand } from './applyCommand.ts';
+import { batch, type Command, describe as describeHead, place, put, remove, set } from './command.ts';
+import { describeChange } from './describeChange.ts';
+
+const map = smallMap();
+const words = (command: Command): string => {
+  const { document, inverse } = applyCommand(map, command);
+  return describeChange(document, command, inverse);
+};
+const [exchange] = map.exchanges;
+
+describe('a change in words', () => {
+  it('says which field of what, and the values before and after', () => {
+    const now = `${Math.round(exchange!.chance * 100)} %`;
+    expect(words(set('exchange', exchange!.id, [{ path: ['chance'], value: 0.45 }]))).toMatch(
+      new RegExp(`^chance of exchange “.+, met by .+” ${now} → 45 %$`),
+    );
+    expect(
+      words(
+        set('position', 'start', [
+          { path: ['looks', map.positions[0]!.looks[0]!.id, 'timing'], value: 'seen' },
+        ]),
+      ),
+    ).toBe(`timing of position “${map.positions[0]!.name}” “hidden” → “seen”`);
+    expect(words(describeHead([{ path: ['name'], value: 'Other' }]))).toBe(
+      `name of the map “${map.name}” → “Other”`,
+    );
+  });
+
+  it('names what is new, what is gone and what moved', () => {
+    expect(words(put('system', { id: 'x', name: 'New one', aliases: [], note: '' }))).toBe(
+      'new system “New one”',
+    );
+    expect(words(remove('position', 'start'))).toBe(`position “${map.positions[0]!.name}” removed`);
+    expect(words(place('position', 'start', 1))).toBe(`place of position “${map.positions[0]!.name}”`);
+  });
+
+  it('uses the label of a batch, and counts where there is too much to name', () => {
+    expect(words(batch([remove('position', 'start')], 'Tidy up'))).toBe('Tidy up');
+    const many = ['a', 'b', 'c', 'd'].map((id) => put('system', { id, name: id, aliases: [], note: '' }));
+    expect(words(batch(many))).toBe('new system “a”, new system “b” and 2 more');
+    expect(words(batch([]))).toBe('nothing');
+  });
+
+  it('is of any kind of document', () => {
+    const plan = ClassSchema.parse({
+      format: 'aftersquall-class',
+      version: 1,
+      id: 'c',
+      name: 'Monday',
+      map: 'small',
+      minutes: 60,
+      people: 14,
+      apparel: 'gi',
+      blocks: [{ kind: 'rest', id: 'water', title: 'Water', seconds: 60 }],
+    });
+    const command = set('block', 'water', [{ path: ['seconds'], value: 90 }]);
+    const { document, inverse } = applyCommand(plan, command);
+    expect(describeChange(document, command, inverse)).toBe('seconds of block “Water” 60 → 90');
+  });
+});

@@ -1,0 +1,15 @@
+import type { Block } from '../model/classPlan.ts';
+import type { Athlete, Group, Mat, TermSlot } from '../model/club.ts';
+import type { EntityKind, EntityOf } from '../model/map.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
+
+/** Every kind of entity of every kind of document, with its type. */
+export type Entities = { [K in EntityKind]: EntityOf<K> } & {
+  block: Block;
+  athlete: Athlete;
+  group: Group;
+  profile: RulesProfile;
+  mat: Mat;
+  slot: TermSlot;
+};
+export type EntityKindName = keyof Entities;
