@@ -1,10 +1,13 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
+// @ts-expect-error A script without types: it also runs before anything is installed.
+import { chromium } from './scripts/chromium.mjs';
 
 /** The browser that Debian ships, told to keep to itself. */
 export const browser = {
   browserName: 'chromium' as const,
   launchOptions: {
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromium() ?? '/usr/bin/chromium',
     args: [
       '--no-sandbox',
       '--disable-gpu',
@@ -19,15 +22,16 @@ export const browser = {
 
 export default defineConfig({
   testDir: 'e2e',
-  fullyParallel: false,
-  workers: 1,
-  timeout: 180_000,
+  testMatch: '*.spec.ts',
+  fullyParallel: true,
+  workers: availableParallelism(),
+  timeout: 60_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],
   use: {
     ...browser,
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    trace: process.env.AFTERSQUALL_TRACE ? 'retain-on-failure' : 'off',
     actionTimeout: 15_000,
   },
 });

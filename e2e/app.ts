@@ -1,50 +1,47 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { test as base } from '@playwright/test';
+import 'reflect-metadata';
 
 const root = new URL('..', import.meta.url).pathname;
+const server = path.join(root, 'apps/server/dist');
 
-/** The real application, as built, over a database of its own. */
+interface Listening {
+  listen(port: number, host: string): Promise<unknown>;
+  close(): Promise<void>;
+  getHttpServer(): { address(): AddressInfo };
+}
+type CreateApp = (options: { databaseFile: string; webFolder: string }) => Promise<Listening>;
+type Seed = (app: Listening, folder: string) => Promise<void>;
+
+/** The real application, as built, over a database of its own, in the process of the test's worker. */
 export class App {
   url = '';
-  private process: ChildProcess | undefined;
+  private app: Listening | undefined;
+  private port = 0;
   private readonly folder = mkdtempSync(path.join(tmpdir(), 'aftersquall-e2e-'));
-  private readonly seed: string | undefined;
-
-  constructor(seed: string | undefined) {
-    this.seed = seed;
-  }
+  readonly database = path.join(this.folder, 'test.db');
 
   async start(): Promise<void> {
-    const port = await freePort();
-    this.url = `http://127.0.0.1:${port}`;
-    const child = spawn(process.execPath, ['apps/server/dist/main.js'], {
-      cwd: root,
-      env: {
-        ...process.env,
-        AFTERSQUALL_PORT: String(port),
-        AFTERSQUALL_DATABASE: path.join(this.folder, 'test.db'),
-        ...(this.seed && { AFTERSQUALL_SEED: this.seed }),
-      },
-    });
-    this.process = child;
-    await new Promise<void>((resolve, reject) => {
-      child.stdout.on('data', (text) => String(text).includes('is open at') && resolve());
-      child.stderr.on('data', (text) => reject(new Error(String(text))));
-      child.on('exit', () => reject(new Error('the application ended before it was open')));
-    });
+    const { createApp } = (await import(path.join(server, 'createApp.js'))) as { createApp: CreateApp };
+    const app = await createApp({ databaseFile: this.database, webFolder: path.join(root, 'apps/web/dist') });
+    await app.listen(this.port, '127.0.0.1');
+    this.port = app.getHttpServer().address().port;
+    this.url = `http://127.0.0.1:${this.port}`;
+    this.app = app;
   }
 
+  async seed(folder: string): Promise<void> {
+    const { seed } = (await import(path.join(server, 'seed.js'))) as { seed: Seed };
+    await seed(this.app!, folder);
+  }
+
+  /** Ends it; what it kept is there when it is started again, under the same address. */
   async stop(): Promise<void> {
-    const child = this.process;
-    if (!child || child.exitCode !== null) return;
-    await new Promise<void>((resolve) => {
-      child.on('exit', () => resolve());
-      child.kill('SIGTERM');
-    });
+    await this.app?.close();
+    this.app = undefined;
   }
 
   async close(): Promise<void> {
@@ -53,26 +50,30 @@ export class App {
   }
 }
 
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
-}
-
-/** Tests with the demo club (`demo`) or with nothing yet (`empty`); each has an application of its own. */
-export const test = base.extend<{ demo: App; empty: App }>({
-  demo: async ({}, use) => {
-    const app = new App('demo');
+/** Tests with the demo club (`demo`) or with nothing yet (`empty`); each has a database of its own. */
+export const test = base.extend<{ demo: App; empty: App }, { demoDatabase: string }>({
+  // Seeded once a worker, copied for every test.
+  demoDatabase: [
+    async ({}, use) => {
+      const app = new App();
+      await app.start();
+      await app.seed(path.join(root, 'demo'));
+      await app.stop();
+      await use(app.database);
+      await app.close();
+    },
+    { scope: 'worker' },
+  ],
+  demo: async ({ demoDatabase }, use) => {
+    const app = new App();
+    for (const end of ['', '-wal'])
+      if (existsSync(demoDatabase + end)) copyFileSync(demoDatabase + end, app.database + end);
     await app.start();
     await use(app);
     await app.close();
   },
   empty: async ({}, use) => {
-    const app = new App(undefined);
+    const app = new App();
     await app.start();
     await use(app);
     await app.close();

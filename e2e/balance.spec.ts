@@ -4,7 +4,7 @@ test('a sweep is opened from Read with stance, holds and direction set, and judg
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/read?at=butterfly-two&met=widen-base`);
+  await page.goto(`${demo.url}/map/kelpwick/read?at=butterfly-two&met=widen-base`);
   const sweep = page.getByRole('article').filter({ hasText: 'Over-under sweep' });
   await sweep.getByRole('link', { name: /Where top is weakest/ }).click();
   await expect(page).toHaveURL(/balance\?move=over-under-sweep&met=widen-base/);
@@ -26,7 +26,7 @@ test('a sweep is opened from Read with stance, holds and direction set, and judg
 });
 
 test('posts, lean and push change the answer; two set-ups stand side by side', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/balance`);
+  await page.goto(`${demo.url}/map/kelpwick/balance`);
   const answer = page.getByRole('region', { name: 'What it takes' });
   const pull = async () => Number(/about (\d+) kg/.exec(await answer.innerText())?.[1] ?? 0);
   await page.getByLabel('Stance').selectOption('kneeling-upright');
@@ -55,7 +55,7 @@ test('posts, lean and push change the answer; two set-ups stand side by side', a
 });
 
 test('what top did changes the set-up, and the map says who can still post', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/balance`);
+  await page.goto(`${demo.url}/map/kelpwick/balance`);
   await page.getByLabel('Sweep', { exact: true }).selectOption('Over-under sweep');
   await expect(page).toHaveURL(/move=over-under-sweep/);
   const posts = page.getByRole('group', { name: 'Posts' });
@@ -76,7 +76,7 @@ test('what top did changes the set-up, and the map says who can still post', asy
 });
 
 test('a body table and a heavier top ask for more pull', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/balance`);
+  await page.goto(`${demo.url}/map/kelpwick/balance`);
   const answer = page.getByRole('region', { name: 'What it takes' });
   const pull = async () => Number(/([\d]+) N/.exec(await answer.innerText())?.[1] ?? 0);
   await expect.poll(pull).toBeGreaterThan(0);

@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { setFields } from '../packages/core/src/index.ts';
 import { bigMap } from '../packages/core/src/test/bigMap.ts';
 import { expect, test } from './app.ts';
+import { change, saved } from './http.ts';
 
 const board = (page: Page) => page.getByRole('grid', { name: 'Answer board' });
 const cell = (page: Page, move: string, reaction: string) =>
@@ -71,9 +73,9 @@ test('a small system is written from nothing in the board, by keyboard alone', a
   await expect(cell(page, 'Underhook and come up', 'Crossfaces')).toHaveAccessibleName(
     /Half guard flat, 40 %/,
   );
-  const { map } = await (await page.request.get(`${empty.url}/api/maps/mine`)).json();
-  expect(map.positions.map(({ name }: { name: string }) => name)).toEqual(['Knee shield', 'Half guard flat']);
-  expect(map.positions[0].looks).toHaveLength(1);
+  const { document: map } = await saved(page.request, empty.url, 'map/mine');
+  expect(map.positions.map(({ name }) => name)).toEqual(['Knee shield', 'Half guard flat']);
+  expect(map.positions[0]!.looks).toHaveLength(1);
   expect(map.exchanges).toHaveLength(4);
 });
 
@@ -122,7 +124,7 @@ test('a hole is found among the findings, jumped to, and filled with a suggested
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/map`);
+  await page.goto(`${demo.url}/map/kelpwick`);
   await page.getByRole('button', { name: 'What deserves a look: 3 holes' }).click();
   const findings = page.getByRole('complementary', { name: 'What deserves a look' });
   await findings
@@ -144,11 +146,8 @@ test('a finding with a sure mend is mended at once; rules bring their own', asyn
   demo,
   request,
 }) => {
-  const { map } = await (await request.get(`${demo.url}/api/maps/kelpwick`)).json();
-  const move = map.moves.find(({ id }: { id: string }) => id === 'cross-choke');
-  const spoilt = { do: 'put', kind: 'move', value: { ...move, hazards: [] } };
-  await request.post(`${demo.url}/api/maps/kelpwick/changes`, { data: { revision: 1, commands: [spoilt] } });
-  await page.goto(`${demo.url}/kelpwick/map?pane=findings`);
+  await change(request, demo.url, [setFields('move', 'cross-choke', [{ path: ['hazards'], value: [] }])]);
+  await page.goto(`${demo.url}/map/kelpwick?pane=findings`);
   const findings = page.getByRole('complementary', { name: 'What deserves a look' });
   const finding = findings.getByText('"Cross-collar choke" is a submission without a hazard.');
   await expect(finding).toBeVisible();
@@ -161,7 +160,7 @@ test('a finding with a sure mend is mended at once; rules bring their own', asyn
 });
 
 test('the history names who changed what, and any revision comes back', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map?fold=none&sel=position.triangle&pane=history`);
+  await page.goto(`${demo.url}/map/kelpwick?fold=none&sel=position.triangle&pane=history`);
   const history = page.getByRole('complementary', { name: 'History' });
   await history.getByLabel('Your name in the history').fill('Coach Tern');
   await page.keyboard.press('Enter');
@@ -169,7 +168,7 @@ test('the history names who changed what, and any revision comes back', async ({
   for (const next of ['Triangle one', 'Triangle two']) {
     await name.fill(next);
     await page.keyboard.press('Enter');
-    await expect(history.getByText(`position “${next}”`)).toBeVisible();
+    await expect(history.getByText(`→ “${next}”`)).toBeVisible();
   }
   await expect(history.getByText('Coach Tern')).toHaveCount(2);
   await history.getByRole('button', { name: /Back to revision 2/ }).click();
@@ -182,7 +181,7 @@ test('the history names who changed what, and any revision comes back', async ({
 });
 
 test('anything is found by any of its names', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/read`);
+  await page.goto(`${demo.url}/map/kelpwick/read`);
   await expect(page.getByRole('heading', { name: 'Read' })).toBeVisible();
   await page.keyboard.press('/');
   await page.keyboard.type('sankaku');
@@ -190,7 +189,7 @@ test('anything is found by any of its names', async ({ page, demo }) => {
     'Triangle locked',
   );
   await page.keyboard.press('Enter');
-  await expect(page).toHaveURL(/map\?sel=position\.triangle/);
+  await expect(page).toHaveURL(/map\/kelpwick\?sel=position\.triangle/);
   await expect(page.getByRole('complementary', { name: 'The position' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('/');
@@ -205,7 +204,7 @@ test('a map goes out as a file and comes in again; a bad one changes nothing and
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/map`);
+  await page.goto(`${demo.url}/map/kelpwick`);
   const menu = page.getByRole('button', { name: 'Kelpwick Harbour Grappling' });
   const download = page.waitForEvent('download');
   await menu.click();
@@ -217,7 +216,7 @@ test('a map goes out as a file and comes in again; a bad one changes nothing and
   await menu.click();
   await page.getByRole('button', { name: 'Import a map file' }).click();
   await (await chooser).setFiles(file);
-  await expect(page).toHaveURL(/kelpwick-2\/map/);
+  await expect(page).toHaveURL(/map\/kelpwick-2/);
   await expect(page.locator('button.position-card').first()).toBeVisible();
 
   const bad = JSON.parse(readFileSync(file, 'utf8'));
@@ -237,15 +236,15 @@ test('a map goes out as a file and comes in again; a bad one changes nothing and
   // A map is removed, and had back.
   await menu.click();
   await page.getByRole('button', { name: 'Remove this map' }).click();
-  await expect(page).toHaveURL(/kelpwick\/map/);
+  await expect(page).toHaveURL(/map\/kelpwick/);
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await expect(page).toHaveURL(/kelpwick-2\/map/);
+  await expect(page).toHaveURL(/map\/kelpwick-2/);
 });
 
 test('holds and signs are tapped on the plan, also with a thumb', async ({ browser, demo }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
   const page = await context.newPage();
-  await page.goto(`${demo.url}/kelpwick/map?fold=none&sel=position.collar-sleeve`);
+  await page.goto(`${demo.url}/map/kelpwick?fold=none&sel=position.collar-sleeve`);
   const sheet = page.getByRole('complementary', { name: 'The position' });
   const plan = sheet.getByRole('group', { name: 'Both bodies, top facing us, bottom below' });
   const list = sheet.getByRole('group', { name: 'Holds of bottom' });
@@ -282,7 +281,7 @@ test('holds and signs are tapped on the plan, also with a thumb', async ({ brows
 });
 
 test('a move is written step by step, with its order and its ways', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map?sel=move.arm-drag`);
+  await page.goto(`${demo.url}/map/kelpwick?sel=move.arm-drag`);
   const sheet = page.getByRole('complementary', { name: 'The move' });
   await sheet.getByRole('button', { name: 'step', exact: true }).first().click();
   const step = sheet.getByRole('textbox', { name: 'Step 4', exact: true });
@@ -308,33 +307,10 @@ test('a move is written step by step, with its order and its ways', async ({ pag
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 });
 
-test('two tabs on one map: the second sees what the first did, or both versions', async ({
-  page,
-  demo,
-  context,
-}) => {
-  await page.goto(`${demo.url}/kelpwick/map?view=board&system=butterfly`);
-  const other = await context.newPage();
-  await other.goto(`${demo.url}/kelpwick/map?view=board&system=butterfly`);
-  for (const tab of [page, other]) await expect(cell(tab, 'One-hook sweep', 'Nothing')).toBeVisible();
-  await cell(page, 'One-hook sweep', 'Nothing').click();
-  await page.keyboard.type('top-mount 20%');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  await cell(other, 'Clamp sweep over the trapped arm', 'Nothing').click();
-  await other.keyboard.type('back 5%');
-  await other.keyboard.press('Enter');
-  const dialog = other.getByRole('dialog', { name: 'This map was changed elsewhere' });
-  await expect(dialog).toContainText('top-mount');
-  await dialog.getByRole('button', { name: 'Make my change again' }).click();
-  await expect(cell(other, 'One-hook sweep', 'Nothing')).toHaveAccessibleName(/mount, 20 %/);
-  await expect(cell(other, 'Clamp sweep over the trapped arm', 'Nothing')).toHaveAccessibleName(/back, 5 %/);
-});
-
 test('a crowded board is drawn in part and answers every key', async ({ page, empty, request }) => {
   const map = bigMap({ positions: 150, reactions: 40 });
-  await request.post(`${empty.url}/api/maps/import`, { data: map });
-  await page.goto(`${empty.url}/crowded/map?view=board`);
+  await request.post(`${empty.url}/api/documents/map`, { data: map });
+  await page.goto(`${empty.url}/map/crowded?view=board`);
   await expect(board(page)).toHaveAttribute('aria-rowcount', '451');
   await expect(board(page)).toHaveAttribute('aria-colcount', '42');
   expect(await board(page).getByRole('row').count()).toBeLessThan(60);

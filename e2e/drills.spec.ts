@@ -1,10 +1,11 @@
 import { expect, test } from './app.ts';
+import { saved } from './http.ts';
 
 test('any two of reps, minutes and seconds give the third, and bad numbers say why', async ({
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/drills`);
+  await page.goto(`${demo.url}/club/classes`);
   await page.getByLabel('Minutes').fill('3');
   await page.getByLabel('All of Triangle locked').check();
   await page.getByRole('button', { name: 'Build the class' }).click();
@@ -31,19 +32,19 @@ test('what does not fit is listed for another class, and a removed class comes b
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/drills`);
+  await page.goto(`${demo.url}/club/classes`);
   await page.getByLabel('Minutes').fill('20');
   await page.getByRole('button', { name: /Cover all of Cross-sleeve/ }).click();
   await page.getByRole('button', { name: 'Build the class' }).click();
   await expect(page.getByRole('heading', { name: /Did not fit: \d+ for another class/ })).toBeVisible();
   await page.getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Removed' })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: /Did not fit/ })).toBeVisible();
 });
 
 test('blocks are dragged into another order, also by keyboard', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/drills/tuesday`);
+  await page.goto(`${demo.url}/club/classes/tuesday`);
   const blocks = page.getByRole('list').getByRole('listitem');
   const before = await blocks.evaluateAll((items) => items.map((item) => item.getAttribute('aria-label')));
   const grip = blocks.first().getByRole('button', { name: /^Drag/ });
@@ -67,7 +68,7 @@ test('without the jacket what needs it is left out, and one side takes half the 
     const [minutes, seconds] = text!.split(' ')[0]!.split(':').map(Number);
     return minutes! * 60 + seconds!;
   };
-  await page.goto(`${demo.url}/kelpwick/drills?goal=cross-choke--strip-collar,cross-choke--posture-up`);
+  await page.goto(`${demo.url}/club/classes?goal=cross-choke--strip-collar,cross-choke--posture-up`);
   await expect(page.getByText('2 exchanges to cover')).toBeVisible();
   await page.getByLabel('Minutes').fill('30');
   await page.getByRole('button', { name: 'No-gi' }).click();
@@ -100,26 +101,38 @@ test('without the jacket what needs it is left out, and one side takes half the 
   await expect.poll(total).toBe(wet - 90);
 });
 
-test('a class changed in two places keeps both versions until one is chosen', async ({
-  page,
-  demo,
-  request,
-}) => {
-  await page.goto(`${demo.url}/kelpwick/drills/tuesday`);
-  await expect(page.getByLabel('Name')).toHaveValue(/^Tuesday/);
-  const address = `${demo.url}/api/classes/tuesday`;
-  const stored = await (await request.get(address)).json();
-  const put = await request.put(address, {
-    data: { ...stored, plan: { ...stored.plan, name: 'Tuesday, theirs' } },
-  });
-  expect(put.ok()).toBe(true);
-  const rename = async (name: string) => {
-    await page.getByLabel('Name').fill(name);
-    await page.getByLabel('Name').press('Enter');
-  };
-  await rename('Tuesday, mine');
-  await expect(page.getByText('Theirs: “Tuesday, theirs”')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep mine' }).click();
-  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
-  expect((await (await request.get(address)).json()).plan.name).toBe('Tuesday, mine');
+test('a class is undone as a map is, and the map is left alone', async ({ page, demo, request }) => {
+  await page.goto(`${demo.url}/club/classes/tuesday`);
+  const blocks = page.getByRole('list').getByRole('listitem');
+  await expect(blocks.first()).toBeVisible();
+  const count = await blocks.count();
+  await page.getByRole('button', { name: 'Add water' }).click();
+  await expect(blocks).toHaveCount(count + 1);
+  await page.getByLabel('Minutes', { exact: true }).fill('75');
+  await page.getByLabel('Minutes', { exact: true }).press('Enter');
+  await expect(page.getByText(/of 75:00/)).toBeVisible();
+  await page.getByRole('heading', { name: 'Drills' }).click();
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toHaveAttribute(
+    'title',
+    'Undo: minutes 60 → 75 (Ctrl Z)',
+  );
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/of 60:00/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(blocks).toHaveCount(count);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(blocks).toHaveCount(count + 1);
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  expect((await saved(request, demo.url)).revision).toBe(1);
+  expect((await saved(request, demo.url, 'class/tuesday')).revision).toBe(6);
+});
+
+test('what is typed for the next class is there when one comes back to it', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/club/classes/tuesday`);
+  await page.getByRole('link', { name: 'New class' }).click();
+  const form = page.getByRole('form', { name: 'New class' });
+  await form.getByLabel('Minutes').fill('45');
+  await page.getByRole('link', { name: /^Tuesday/ }).click();
+  await page.getByRole('link', { name: 'New class' }).click();
+  await expect(form.getByLabel('Minutes')).toHaveValue('45');
 });

@@ -72,7 +72,7 @@ test('a map is begun from nothing, and every kind of thing survives a restart', 
 });
 
 test('a hole is seen as a gap and answered from the sheet', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map?fold=none&sel=position.x-guard`);
+  await page.goto(`${demo.url}/map/kelpwick?fold=none&sel=position.x-guard`);
   const sheet = page.getByRole('complementary', { name: 'The position' });
   const count = page.getByRole('button', { name: /^What deserves a look/ });
   await expect(count).toContainText('3 holes');
@@ -82,7 +82,7 @@ test('a hole is seen as a gap and answered from the sheet', async ({ page, demo 
 });
 
 test('what is removed can be had back, and with it what hung on it', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map?fold=none&sel=position.triangle`);
+  await page.goto(`${demo.url}/map/kelpwick?fold=none&sel=position.triangle`);
   await page.getByRole('button', { name: 'Remove this position' }).click();
   await expect(page.locator('button.position-card', { hasText: 'Triangle locked' })).toHaveCount(0);
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
@@ -91,49 +91,8 @@ test('what is removed can be had back, and with it what hung on it', async ({ pa
   await expect(page.getByText('Finish the triangle')).toBeVisible();
 });
 
-test('a change made elsewhere is shown beside ours, and neither is lost', async ({ page, demo, request }) => {
-  await page.goto(`${demo.url}/kelpwick/map?fold=none&sel=position.triangle`);
-  const name = page.getByRole('complementary').getByLabel('Name', { exact: true });
-  await expect(name).toHaveValue('Triangle locked');
-  const { map } = await (await request.get(`${demo.url}/api/maps/kelpwick`)).json();
-  const value = map.positions.find(({ id }: { id: string }) => id === 'x-guard');
-  const other = { do: 'put', kind: 'position', value: { ...value, name: 'X from elsewhere' } };
-  await request.post(`${demo.url}/api/maps/kelpwick/changes`, { data: { revision: 1, commands: [other] } });
-
-  await name.fill('Triangle, mine');
-  await page.keyboard.press('Enter');
-  const dialog = page.getByRole('dialog', { name: 'This map was changed elsewhere' });
-  await expect(dialog).toContainText('X from elsewhere');
-  await expect(dialog).toContainText('Triangle, mine');
-  await dialog.getByRole('button', { name: 'Make my change again' }).click();
-  await expect(page.locator('button.position-card', { hasText: 'X from elsewhere' })).toBeVisible();
-  await expect(page.locator('button.position-card', { hasText: 'Triangle, mine' })).toBeVisible();
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  const saved = await (await request.get(`${demo.url}/api/maps/kelpwick`)).json();
-  expect(saved.revision).toBe(3);
-});
-
-test('with the server gone the change stays on screen, says so, and is saved later', async ({
-  page,
-  demo,
-  context,
-}) => {
-  await page.goto(`${demo.url}/kelpwick/map?fold=none&sel=position.triangle`);
-  const name = page.getByRole('complementary').getByLabel('Name', { exact: true });
-  await expect(name).toHaveValue('Triangle locked');
-  await context.setOffline(true);
-  await name.fill('Triangle offline');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Not saved: The server cannot be reached.');
-  await context.setOffline(false);
-  await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  await page.reload();
-  await expect(name).toHaveValue('Triangle offline');
-});
-
 test('one system at a time, and the first cards within reach', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map`);
+  await page.goto(`${demo.url}/map/kelpwick`);
   await expect(page.locator('button.position-card').first()).toBeVisible();
   const painted = await page.evaluate(() => performance.now());
   console.log(`map of the demo on screen after ${Math.round(painted)} ms`);

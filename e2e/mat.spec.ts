@@ -6,7 +6,7 @@ test('the clock rings, changes over and goes on where it was after the tablet we
 }) => {
   await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
   await page.clock.install({ time: new Date('2026-03-02T18:00:00Z') });
-  await page.goto(`${demo.url}/kelpwick/mat`);
+  await page.goto(`${demo.url}/club/mat`);
   await page.getByRole('link', { name: /^Tuesday/ }).click();
   const rings = () => page.evaluate(() => document.documentElement.dataset.rings);
   await expect(page.getByRole('timer')).toHaveText('1:00');
@@ -40,15 +40,14 @@ test('the clock rings, changes over and goes on where it was after the tablet we
   await expect(page.getByText('Change over', { exact: true })).toBeVisible();
 });
 
-test('a class without blocks to run says what to do', async ({ page, empty, request }) => {
-  await request.post(`${empty.url}/api/maps`, { data: { id: 'mine', name: 'Mine' } });
-  await page.goto(`${empty.url}/mine/mat`);
-  await expect(page.getByText('No class is saved for this map yet.')).toBeVisible();
+test('a class without blocks to run says what to do', async ({ page, empty }) => {
+  await page.goto(`${empty.url}/club/mat`);
+  await expect(page.getByText('No class is saved yet.')).toBeVisible();
 });
 
 test('nothing is cut on a phone', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${demo.url}/kelpwick/mat/tuesday`);
+  await page.goto(`${demo.url}/club/mat/tuesday`);
   await expect(page.getByRole('timer')).toBeInViewport({ ratio: 1 });
   await expect(page.getByRole('button', { name: 'Full screen' })).toBeInViewport({ ratio: 1 });
   await expect(page.getByText(/^0:00 of/)).toBeInViewport({ ratio: 1 });

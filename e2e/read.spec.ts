@@ -1,7 +1,7 @@
 import { expect, test } from './app.ts';
 
 test('three taps from cold to an answer; sides and jackets are one key', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/read`);
+  await page.goto(`${demo.url}/map/kelpwick/read`);
   // System, position, reaction.
   await page.getByRole('button', { name: /^Collar and sleeve \d/ }).click();
   await page.getByRole('button', { name: 'Collar and sleeve, top kneeling' }).click();
@@ -26,7 +26,7 @@ test('three taps from cold to an answer; sides and jackets are one key', async (
 });
 
 test('rules take a move out of the front, with the reason', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/read?at=shoulder-lock&met=none`);
+  await page.goto(`${demo.url}/map/kelpwick/read?at=shoulder-lock&met=none`);
   const first = page.getByRole('region', { name: 'Ready now' }).getByRole('article').first();
   await expect(first).toContainText('Tip over the trapped shoulder');
   await page.getByLabel('Rules').selectOption({ label: 'Rules: Youth, gi' });
@@ -37,7 +37,7 @@ test('rules take a move out of the front, with the reason', async ({ page, demo 
 
 test('on a phone, one thing at a time', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${demo.url}/kelpwick/read`);
+  await page.goto(`${demo.url}/map/kelpwick/read`);
   await page.getByRole('button', { name: /^Cross-sleeve and shoulder lock/ }).click();
   await page.getByRole('button', { name: 'Cross-sleeve guard' }).click();
   await expect(page.getByRole('button', { name: 'Cross-sleeve guard' })).toBeHidden();
@@ -52,7 +52,7 @@ test('a moment without a name: limbs tapped, the nearest position said, the answ
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/read`);
+  await page.goto(`${demo.url}/map/kelpwick/read`);
   await page
     .getByRole('group', { name: 'How to say where we are' })
     .getByRole('button', { name: 'Holds' })
@@ -91,7 +91,7 @@ test('a moment without a name: limbs tapped, the nearest position said, the answ
 });
 
 test('answers taken make a trail, which is stepped back on, kept, and drilled', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&met=strip-collar`);
+  await page.goto(`${demo.url}/map/kelpwick/read?at=collar-sleeve&met=strip-collar`);
   const ready = page.getByRole('region', { name: 'Ready now' });
   await ready.getByRole('button', { name: 'Two hands on one sleeve' }).click();
   await page.getByRole('button', { name: 'Postures up tall' }).click();
@@ -112,7 +112,7 @@ test('answers taken make a trail, which is stepped back on, kept, and drilled', 
 });
 
 test('on the other side, the trail is stepped back on to where it came from', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&side=other&met=~strip-collar`);
+  await page.goto(`${demo.url}/map/kelpwick/read?at=collar-sleeve&side=other&met=~strip-collar`);
   const ready = page.getByRole('region', { name: 'Ready now' });
   await ready.getByRole('button', { name: 'Two hands on one sleeve' }).click();
   await expect(page).toHaveURL(/at=two-on-one/);
@@ -125,7 +125,7 @@ test('on the other side, the trail is stepped back on to where it came from', as
 });
 
 test('the same moment is read as top, and builds say whom an answer suits', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/read?at=x-guard`);
+  await page.goto(`${demo.url}/map/kelpwick/read?at=x-guard`);
   await expect(page.getByRole('button', { name: 'Widens the base' })).toBeVisible();
   await page.keyboard.press('t');
   const worst = page.getByRole('list', { name: 'What hurts bottom most' }).getByRole('listitem');

@@ -1,15 +1,16 @@
 import type { GuardMap } from '@aftersquall/core';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { expect, test } from './app.ts';
+import { saved as savedDocument } from './http.ts';
 
 /** The map as the server keeps it, once everything is saved. */
 async function saved(page: Page, request: APIRequestContext, url: string): Promise<GuardMap> {
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  return (await (await request.get(`${url}/api/maps/kelpwick`)).json()).map;
+  return (await savedDocument(request, url)).document;
 }
 
 test('what a move needs, hurts and suits is written on its sheet', async ({ page, demo, request }) => {
-  await page.goto(`${demo.url}/kelpwick/map?sel=move.arm-drag`);
+  await page.goto(`${demo.url}/map/kelpwick?sel=move.arm-drag`);
   const sheet = page.getByRole('complementary', { name: 'The move' });
 
   await sheet.getByLabel('Another sign it needs').selectOption('top.weight');
@@ -73,7 +74,7 @@ test('a reaction says what it changes, breaks and takes, and where it is listed'
   demo,
   request,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/map?sel=reaction.posture-up`);
+  await page.goto(`${demo.url}/map/kelpwick?sel=reaction.posture-up`);
   const sheet = page.getByRole('complementary', { name: 'The reaction' });
   await sheet.getByLabel('How a partner gives it in a drill').fill('Lift the head, then the chest.');
   await page.keyboard.press('Tab');
@@ -109,7 +110,7 @@ test('a position says where waiting leads, what is taken instead, and can be had
   demo,
   request,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/map?sel=position.collar-sleeve`);
+  await page.goto(`${demo.url}/map/kelpwick?sel=position.collar-sleeve`);
   const sheet = page.getByRole('complementary', { name: 'The position' });
   const holds = sheet.getByRole('group', { name: 'Holds of bottom' });
   await holds.getByRole('button', { name: /^Change: right hand grips the near collar/ }).click();
@@ -155,7 +156,7 @@ test('a position says where waiting leads, what is taken instead, and can be had
 });
 
 test('filters leave what can be played, and say how many are in use', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map?fold=none`);
+  await page.goto(`${demo.url}/map/kelpwick?fold=none`);
   const cards = page.locator('button.position-card');
   await expect(cards.first()).toBeVisible();
   const all = await cards.count();

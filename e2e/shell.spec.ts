@@ -1,7 +1,7 @@
 import { expect, test } from './app.ts';
 
 test('every place is a key away, and the keys of a place are told', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map`);
+  await page.goto(`${demo.url}/map/kelpwick`);
   for (const [key, name] of [
     ['2', 'Read'],
     ['3', 'Weigh'],
@@ -10,16 +10,18 @@ test('every place is a key away, and the keys of a place are told', async ({ pag
   ] as const) {
     await page.keyboard.press(key);
     await expect(page.getByRole('link', { name, exact: true })).toHaveAttribute('aria-current', 'page');
-    await expect(page).toHaveURL(new RegExp(`/kelpwick/${name.toLowerCase()}`));
+    await expect(page).toHaveURL(
+      name === 'Drills' ? /\/club\/classes$/ : new RegExp(`/map/kelpwick/${name.toLowerCase()}`),
+    );
   }
   // The clock takes the whole screen for itself, and no stray key leads away from it.
   await page.keyboard.press('6');
   await expect(page.getByRole('heading', { name: 'Which class runs?' })).toBeVisible();
   await page.keyboard.press('3');
-  await expect(page).toHaveURL(/\/kelpwick\/mat/);
+  await expect(page).toHaveURL(/\/club\/mat/);
   await page.goBack();
   await page.keyboard.press('3');
-  await expect(page).toHaveURL(/\/kelpwick\/weigh/);
+  await expect(page).toHaveURL(/\/map\/kelpwick\/weigh/);
   await page.keyboard.press('?');
   const help = page.getByRole('dialog', { name: 'Keys' });
   await expect(help.getByRole('row', { name: /^T Top’s sheet/ })).toBeVisible();
@@ -34,10 +36,10 @@ test('the dark theme and the apparel are kept for the next visit and for every p
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/read`);
+  await page.goto(`${demo.url}/map/kelpwick/read`);
   await page.getByRole('button', { name: 'Dark' }).click();
   await page.getByRole('button', { name: 'No-gi' }).click();
-  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh`);
   await expect(page.locator('html')).toHaveAttribute('data-bs-theme', 'dark');
   await expect(page.getByRole('button', { name: 'No-gi' })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('g');
@@ -52,14 +54,14 @@ test('an address that leads nowhere says so and leads back', async ({ page, demo
   await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
   await page.getByRole('link', { name: 'Back to the map' }).click();
   await expect(page.getByRole('button', { name: 'Kelpwick Harbour Grappling' })).toBeVisible();
-  await page.goto(`${demo.url}/lost/map`);
+  await page.goto(`${demo.url}/map/lost`);
   await expect(page.getByRole('heading', { name: 'This map cannot be opened' })).toBeVisible();
   await page.getByRole('link', { name: 'Go to the maps there are' }).click();
-  await expect(page).toHaveURL(/\/kelpwick\/map/);
+  await expect(page).toHaveURL(/\/map\/kelpwick/);
 });
 
 test('a map is renamed, duplicated and removed, and had back', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map`);
+  await page.goto(`${demo.url}/map/kelpwick`);
   const menu = async (item: string) => {
     await page.getByRole('heading', { level: 1 }).getByRole('button').click();
     await page.getByRole('button', { name: item, exact: true }).click();
@@ -67,7 +69,7 @@ test('a map is renamed, duplicated and removed, and had back', async ({ page, de
   await menu('Duplicate this map…');
   await page.getByLabel('Name', { exact: true }).fill('Spring term');
   await page.keyboard.press('Enter');
-  await expect(page).toHaveURL(/\/spring-term\/map/);
+  await expect(page).toHaveURL(/\/map\/spring-term/);
   await menu('Rename…');
   await page.getByLabel('Name', { exact: true }).fill('   ');
   await page.keyboard.press('Enter');
@@ -78,7 +80,7 @@ test('a map is renamed, duplicated and removed, and had back', async ({ page, de
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await menu('Remove this map');
   await expect(page.getByText('Removed the map “Summer term”.')).toBeVisible();
-  await expect(page).toHaveURL(/\/kelpwick\/map/);
+  await expect(page).toHaveURL(/\/map\/kelpwick/);
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByRole('button', { name: 'Summer term' })).toBeVisible();
 });
@@ -87,7 +89,7 @@ test('keys go by what they write: on a keyboard with Z and Y the other way round
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/map?sel=position.triangle`);
+  await page.goto(`${demo.url}/map/kelpwick?sel=position.triangle`);
   const sheet = page.getByRole('complementary', { name: 'The position' });
   const name = sheet.getByLabel('Name', { exact: true });
   await name.fill('Triangle, half closed');
@@ -113,33 +115,50 @@ test('keys go by what they write: on a keyboard with Z and Y the other way round
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
 
+test('addresses of before lead on to where their place is now', async ({ page, demo }) => {
+  for (const [before, now] of [
+    ['/kelpwick/map?sel=position.triangle', '/map/kelpwick?sel=position.triangle'],
+    ['/kelpwick/read?at=triangle', '/map/kelpwick/read?at=triangle'],
+    ['/kelpwick/weigh?see=ends', '/map/kelpwick/weigh?see=ends'],
+    ['/kelpwick/balance?move=arm-drag', '/map/kelpwick/balance?move=arm-drag'],
+    ['/kelpwick/drills', '/club/classes'],
+    ['/kelpwick/drills/tuesday', '/club/classes/tuesday'],
+    ['/kelpwick/mat', '/club/mat'],
+    ['/kelpwick/mat/tuesday', '/club/mat/tuesday'],
+  ] as const) {
+    await page.goto(demo.url + before);
+    await expect(page).toHaveURL(demo.url + now);
+    await expect(page.getByRole('main')).toBeVisible();
+  }
+});
+
 test('an address with what is not there any more still shows its place', async ({ page, demo }) => {
   const broken: string[] = [];
   page.on('pageerror', ({ message }) => broken.push(message));
   for (const address of [
-    'map?sel=position.gone',
-    'map?sel=exchange.gone&pane=findings',
-    'map?sel=nonsense&system=gone&level=gone&wear=gone',
-    'map?view=board&cell=gone.gone',
-    'map?view=nowhere&pane=nowhere',
-    'read?at=gone&met=gone&side=gone',
-    'read?at=collar-sleeve&met=gone&as=top',
-    'read?by=holds&met=posture-up&as=top',
-    'read?at=collar-sleeve&met=~posture-up&trail=gone,cross-choke--posture-up',
-    'weigh?at=gone&see=gone',
-    'weigh?at=gone&see=ends&as=top',
-    'weigh?at=gone&see=chains',
-    'weigh?at=gone&see=opponent',
-    'balance?move=gone&met=gone',
-    'balance?move=collar-drag&met=~gone',
-    'drills?goal=gone,gone',
-    'drills/gone',
-    'mat/gone',
+    'map/kelpwick?sel=position.gone',
+    'map/kelpwick?sel=exchange.gone&pane=findings',
+    'map/kelpwick?sel=nonsense&system=gone&level=gone&wear=gone',
+    'map/kelpwick?view=board&cell=gone.gone',
+    'map/kelpwick?view=nowhere&pane=nowhere',
+    'map/kelpwick/read?at=gone&met=gone&side=gone',
+    'map/kelpwick/read?at=collar-sleeve&met=gone&as=top',
+    'map/kelpwick/read?by=holds&met=posture-up&as=top',
+    'map/kelpwick/read?at=collar-sleeve&met=~posture-up&trail=gone,cross-choke--posture-up',
+    'map/kelpwick/weigh?at=gone&see=gone',
+    'map/kelpwick/weigh?at=gone&see=ends&as=top',
+    'map/kelpwick/weigh?at=gone&see=chains',
+    'map/kelpwick/weigh?at=gone&see=opponent',
+    'map/kelpwick/balance?move=gone&met=gone',
+    'map/kelpwick/balance?move=collar-drag&met=~gone',
+    'club/classes?goal=gone,gone',
+    'club/classes/gone',
+    'club/mat/gone',
   ]) {
-    await page.goto(`${demo.url}/kelpwick/${address}`);
+    await page.goto(`${demo.url}/${address}`);
     await expect(page.getByRole('heading').first(), address).toBeVisible();
     await expect(page.getByText('This place could not be shown'), address).toHaveCount(0);
-    if (address.startsWith('weigh'))
+    if (address.includes('/weigh'))
       await expect(page.getByRole('status').filter({ hasText: /^Weighed$/ }), address).toBeAttached();
   }
   expect(broken).toEqual([]);

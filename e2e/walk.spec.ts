@@ -34,7 +34,7 @@ test('from the map to the mat, and all of it is there after a restart', async ({
   await page.getByLabel('Minutes').fill('40');
   await page.getByRole('button', { name: /Cover all of Collar and sleeve/ }).click();
   await page.getByRole('button', { name: 'Build the class' }).click();
-  await expect(page).toHaveURL(/drills\/friday-the-sleeve$/);
+  await expect(page).toHaveURL(/club\/classes\/friday-the-sleeve$/);
   await expect(page.getByText(/of 40:00/)).toBeVisible();
   await expect(page.getByText(/which is the least possible/)).toBeVisible();
   await expect(page.getByText('too long')).toHaveCount(0);
@@ -45,7 +45,7 @@ test('from the map to the mat, and all of it is there after a restart', async ({
     .first()
     .click();
   await expect(blocks.first()).toHaveAttribute('aria-label', second);
-  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
   // Run it.
   await page.clock.install({ time: new Date('2026-03-02T18:00:00Z') });
@@ -66,6 +66,6 @@ test('from the map to the mat, and all of it is there after a restart', async ({
   await page.clock.resume();
   await demo.stop();
   await demo.start();
-  await page.goto(`${demo.url}/kelpwick/drills/friday-the-sleeve`);
+  await page.goto(`${demo.url}/club/classes/friday-the-sleeve`);
   await expect(blocks.first()).toHaveAttribute('aria-label', second);
 });

@@ -4,7 +4,7 @@ import { expect, test } from './app.ts';
 import { entryValue, numberOf, weighed } from './weighing.ts';
 
 test('top’s sheet says what top should do and what gives most away', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh`);
   await weighed(page);
   await page.keyboard.press('t');
   const sheet = page.getByRole('region', { name: 'Top’s sheet' });
@@ -23,7 +23,7 @@ test('work that would never end is stopped at once and begun again', async ({ pa
   await page.route(/weigher\.worker/, (route) =>
     route.fulfill({ contentType: 'text/javascript', body: 'for (;;) {}' }),
   );
-  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh`);
   const took = await page.getByRole('button', { name: 'Stop' }).evaluate(async (button: HTMLElement) => {
     const from = performance.now();
     button.click();
@@ -39,16 +39,16 @@ test('work that would never end is stopped at once and begun again', async ({ pa
 });
 
 test('worths reach the map and the answers, and the order of the answers', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map?system=collar-and-sleeve`);
+  await page.goto(`${demo.url}/map/kelpwick?system=collar-and-sleeve`);
   const card = page.getByRole('button', { name: /Seated, hand fighting/ });
   await expect(card).toContainText(/−?\d\.\d\d/);
-  await page.goto(`${demo.url}/kelpwick/map?view=board&cell=arm-drag.drive-forward`);
+  await page.goto(`${demo.url}/map/kelpwick?view=board&cell=arm-drag.drive-forward`);
   await expect(page.getByRole('gridcell', { name: /^Arm drag to the back, Drives forward/ })).toHaveAttribute(
     'title',
     /^Worth −?\d\.\d\d points, comes up \d/,
   );
 
-  await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&met=posture-up`);
+  await page.goto(`${demo.url}/map/kelpwick/read?at=collar-sleeve&met=posture-up`);
   const answers = page.getByRole('region', { name: 'Answers' });
   const ready = answers.getByRole('region', { name: 'Ready now' }).getByText(/^[+−]?\d+\.\d\d points$/);
   await expect(ready.nth(1)).toBeVisible();
@@ -57,7 +57,7 @@ test('worths reach the map and the answers, and the order of the answers', async
 });
 
 test('a value opens down to the exchange it comes from', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh`);
   await page
     .getByRole('region', { name: 'Values' })
     .getByRole('button', { name: /^X-guard, both hands/ })
@@ -73,12 +73,12 @@ test('a value opens down to the exchange it comes from', async ({ page, demo }) 
   expect(Math.abs(sum - 100)).toBeLessThanOrEqual(shares.length);
 
   await look.getByRole('cell').getByRole('link').first().click();
-  await expect(page).toHaveURL(/map\?sel=exchange\./);
+  await expect(page).toHaveURL(/map\/kelpwick\?sel=exchange\./);
   await expect(page.getByRole('complementary').getByLabel('Chance').first()).toBeVisible();
 });
 
 test('holes stand by what they cost, and lead to the cell that would mend them', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh`);
   const fix = page.getByRole('region', { name: 'What to fix first' });
   await expect(fix.getByRole('heading', { name: 'Holes by what they cost' })).toBeVisible();
   const holes = fix.getByRole('list').first().getByRole('listitem');
@@ -92,7 +92,7 @@ test('holes stand by what they cost, and lead to the cell that would mend them',
 });
 
 test('dilemmas say what they are worth and what makes them look the same', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh?see=dilemmas`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh?see=dilemmas`);
   const dilemmas = page.getByRole('list', { name: 'Dilemmas' }).locator('> li');
   const triangle = dilemmas.filter({ hasText: 'Finish the triangle and Arm lock from the triangle' });
   await expect(triangle).toContainText(/\+0\.\d\d/);
@@ -108,7 +108,7 @@ test('what is won when top never does something; many things only when asked for
   demo,
   request,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh?see=rests`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh?see=rests`);
   await page.getByRole('button', { name: 'Reactions' }).click();
   const won = page.getByRole('list', { name: 'Lost without' }).getByRole('listitem');
   await expect(won.filter({ hasText: 'top never: Drives forward' })).toContainText(/^\+/);
@@ -117,8 +117,8 @@ test('what is won when top never does something; many things only when asked for
 
   // A crowded map has work for longer than it takes to stop it.
   const crowded = bigMap({ positions: 120, reactions: 40 });
-  await request.post(`${demo.url}/api/maps/import`, { data: crowded });
-  await page.goto(`${demo.url}/crowded/weigh?see=rests`);
+  await request.post(`${demo.url}/api/documents/map`, { data: crowded });
+  await page.goto(`${demo.url}/map/crowded/weigh?see=rests`);
   const ask = page.getByRole('button', { name: 'Take them away one by one' });
   await page.getByRole('button', { name: 'Moves' }).click();
   await ask.click();
@@ -129,7 +129,7 @@ test('what is won when top never does something; many things only when asked for
 });
 
 test('what the game rests on, and how its rounds end', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh?at=x-guard`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh?at=x-guard`);
   await page.getByRole('button', { name: 'Rests on' }).click();
   const lost = page.getByRole('list', { name: 'Lost without' }).getByRole('listitem');
   await expect(page.getByRole('progressbar', { name: 'Weighed without' })).toBeHidden();
@@ -166,7 +166,7 @@ test('what the game rests on, and how its rounds end', async ({ page, demo }) =>
 });
 
 test('the likeliest chains to an end, each step open to its exchange', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh?at=collar-sleeve`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh?at=collar-sleeve`);
   await page.getByRole('button', { name: 'Chains', exact: true }).click();
   await page.getByLabel('Ending').selectOption('top-side');
   const chains = page.getByRole('list', { name: 'Best chains' }).getByRole('listitem');
@@ -176,12 +176,12 @@ test('the likeliest chains to an end, each step open to its exchange', async ({ 
   expect(chances).toEqual([...chances].sort((a, b) => b - a));
 
   await chains.first().getByRole('link').last().click();
-  await expect(page).toHaveURL(/map\?sel=exchange\./);
+  await expect(page).toHaveURL(/map\/kelpwick\?sel=exchange\./);
 });
 
 test('on a phone a picked value leads to its plan', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh`);
   await weighed(page);
   const plan = page.getByRole('region', { name: 'The plan' });
   await expect(plan.getByRole('heading').first()).not.toBeInViewport();
@@ -210,7 +210,7 @@ test('an empty map says why it cannot be weighed, a chosen rules profile who dec
 
 /** Opens Weigh with a position taken out of the map and had back, so that redo and undo take it out and bring it back. */
 async function withRemovable(page: Page, url: string, id: string): Promise<void> {
-  await page.goto(`${url}/kelpwick/map?sel=position.${id}`);
+  await page.goto(`${url}/map/kelpwick?sel=position.${id}`);
   await page.getByRole('button', { name: 'Remove this position' }).click();
   await expect(page.getByText('and what hung on it.')).toBeVisible();
   await page.keyboard.press('Control+z');

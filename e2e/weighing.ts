@@ -15,7 +15,7 @@ export const entry = async (page: Page): Promise<number> => numberOf(await entry
 
 /** Opens the what-ifs of the demo; what a round is worth before any. */
 export async function openWhatIfs(page: Page, url: string): Promise<number> {
-  await page.goto(`${url}/kelpwick/weigh?see=what-if`);
+  await page.goto(`${url}/map/kelpwick/weigh?see=what-if`);
   await weighed(page);
   return entry(page);
 }

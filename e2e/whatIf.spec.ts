@@ -33,7 +33,7 @@ test('a what-if moves the value of the map at once', async ({ page, demo }) => {
 });
 
 test('one chance is asked about, from the guesses that matter most', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh`);
   await weighed(page);
   const before = await entry(page);
   const guesses = page.getByRole('list', { name: 'Guesses that matter most' }).getByRole('listitem');
@@ -96,7 +96,7 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
 });
 
 test('an opponent’s habits are written down, trusted and gained from, at a risk', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh?see=opponent&at=collar-sleeve-standing`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh?see=opponent&at=collar-sleeve-standing`);
   await weighed(page);
   await page.getByRole('button', { name: 'New opponent' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Bracken');
@@ -132,7 +132,7 @@ test('an opponent’s habits are written down, trusted and gained from, at a ris
 });
 
 test('what was weighed goes out as files, under the what-if on screen', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh`);
   await weighed(page);
   await page.getByLabel('What-if', { exact: true }).selectOption('No jacket');
   await weighed(page);
@@ -172,7 +172,7 @@ test('habits can be scaled, forgotten and held by a what-if; an opponent comes b
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/kelpwick/weigh?see=opponent&at=collar-sleeve`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh?see=opponent&at=collar-sleeve`);
   await weighed(page);
   await page.getByLabel('Opponent', { exact: true }).selectOption('Sedge');
   const look = page.getByRole('form', { name: 'Pull on the collar' });

@@ -9,6 +9,21 @@ export default defineConfig({
   resolve: { alias: { '@aftersquall/core': core } },
   css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import'] } } },
   worker: { format: 'es' },
-  build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 2500 },
-  server: { port: 4701, proxy: { '/api': 'http://127.0.0.1:4700' } },
+  build: {
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 2500,
+    // What several places share comes in one file: twenty small ones wait for each other.
+    rolldownOptions: { output: { advancedChunks: { groups: [{ name: 'shared', minShareCount: 2 }] } } },
+  },
+  server: {
+    port: 4701,
+    // The server refuses writes of pages of another address than its own.
+    proxy: {
+      '/api': {
+        target: 'http://127.0.0.1:4700',
+        changeOrigin: true,
+        headers: { origin: 'http://127.0.0.1:4700' },
+      },
+    },
+  },
 });

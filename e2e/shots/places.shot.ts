@@ -3,28 +3,28 @@ import { expect, test } from '../app.ts';
 const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
 
 test('pictures of every place, from the demo', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/kelpwick/map`);
+  await page.goto(`${demo.url}/map/kelpwick`);
   await expect(page.locator('.card-group.system')).toHaveCount(7);
   await expect(page.locator('.edge title').first()).toContainText('times a round');
   await page.screenshot(shot('map'));
 
-  await page.goto(`${demo.url}/kelpwick/map?system=half-guard`);
+  await page.goto(`${demo.url}/map/kelpwick?system=half-guard`);
   await expect(page.locator('button.position-card', { hasText: 'Half guard, knee shield' })).toBeVisible();
   await expect(page.locator('.worth').first()).toBeVisible();
   await page.screenshot(shot('map-system'));
 
-  await page.goto(`${demo.url}/kelpwick/map?system=cross-sleeve&sel=position.cross-sleeve`);
+  await page.goto(`${demo.url}/map/kelpwick?system=cross-sleeve&sel=position.cross-sleeve`);
   await expect(page.getByRole('complementary')).toBeVisible();
   await page.screenshot(shot('map-sheet'));
 
-  await page.goto(`${demo.url}/kelpwick/map?view=board&system=cross-sleeve&cell=x-tip.widen-base`);
+  await page.goto(`${demo.url}/map/kelpwick?view=board&system=cross-sleeve&cell=x-tip.widen-base`);
   await expect(page.locator('.board-cell.hole.here')).toBeVisible();
   await page.locator('.board-cell.hole.here').dblclick();
   await page.keyboard.type('top');
   await expect(page.getByRole('listbox')).toBeVisible();
   await page.screenshot(shot('board'));
 
-  await page.goto(`${demo.url}/kelpwick/map?view=board&system=butterfly&pane=lines`);
+  await page.goto(`${demo.url}/map/kelpwick?view=board&system=butterfly&pane=lines`);
   await page.getByRole('textbox', { name: 'Lines of the system' }).click();
   await page.keyboard.press('Control+End');
   await page.keyboard.insertText(
@@ -33,12 +33,12 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
   await expect(page.getByText('new move Sit-up sweep')).toBeVisible();
   await page.screenshot(shot('lines'));
 
-  await page.goto(`${demo.url}/kelpwick/read?at=collar-sleeve&met=strip-collar`);
+  await page.goto(`${demo.url}/map/kelpwick/read?at=collar-sleeve&met=strip-collar`);
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await expect(page.locator('.worth').first()).toBeVisible();
   await page.screenshot(shot('read'));
 
-  await page.goto(`${demo.url}/kelpwick/read?at=cross-sleeve`);
+  await page.goto(`${demo.url}/map/kelpwick/read?at=cross-sleeve`);
   await page
     .getByRole('group', { name: 'How to say where we are' })
     .getByRole('button', { name: 'Holds' })
@@ -49,25 +49,25 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await page.screenshot(shot('read-holds'));
 
-  await page.goto(`${demo.url}/kelpwick/weigh?at=triangle&see=dilemmas`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh?at=triangle&see=dilemmas`);
   await page.getByText('What to train so that they look the same').first().click();
   await page.screenshot(shot('weigh'));
 
-  await page.goto(`${demo.url}/kelpwick/weigh?at=collar-sleeve-standing&see=opponent`);
+  await page.goto(`${demo.url}/map/kelpwick/weigh?at=collar-sleeve-standing&see=opponent`);
   await page.getByLabel('What-if', { exact: true }).selectOption('Marten again');
   await page.getByLabel('Beside').selectOption('Beside: the map as it is');
   await expect(page.getByRole('note')).toBeVisible();
   await page.screenshot(shot('weigh-opponent'));
 
-  await page.goto(`${demo.url}/kelpwick/balance?move=over-under-sweep`);
+  await page.goto(`${demo.url}/map/kelpwick/balance?move=over-under-sweep`);
   await expect(page.getByRole('group', { name: 'Top from above on the mat' })).toBeVisible();
   await page.screenshot(shot('balance'));
 
-  await page.goto(`${demo.url}/kelpwick/drills/tuesday`);
+  await page.goto(`${demo.url}/club/classes/tuesday`);
   await expect(page.getByRole('listitem').first()).toBeVisible();
   await page.screenshot(shot('drills'));
 
-  await page.goto(`${demo.url}/kelpwick/mat/tuesday`);
+  await page.goto(`${demo.url}/club/mat/tuesday`);
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('timer')).toBeVisible();
   await page.screenshot(shot('mat'));

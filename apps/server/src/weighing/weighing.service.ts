@@ -1,15 +1,15 @@
 import {
+  choosePlan,
+  describeWeighing,
   type GuardMap,
-  openWeighing,
-  planFor,
   printWeighingSheet,
   resolveHoles,
   SHIPPED_PROFILES,
   scenarioOptions,
+  solveForTrusts,
   type Weighing,
   type WeighingSheet,
   type WhatIf,
-  weighedUp,
 } from '@aftersquall/core';
 import { Injectable, UnprocessableEntityException } from '@nestjs/common';
 import { DocumentsService } from '../documents/documents.service.ts';
@@ -37,9 +37,9 @@ export class WeighingService {
 function weighed(map: GuardMap, whatIf: WhatIf): Weighing {
   try {
     const options = scenarioOptions(map, whatIf, SHIPPED_PROFILES);
-    const up = weighedUp(map, options);
-    const solution = planFor(up, options.trust);
-    return { ...openWeighing(map, up, solution), holes: resolveHoles(solution) };
+    const up = solveForTrusts(map, options);
+    const solution = choosePlan(up, options.trust);
+    return { ...describeWeighing(map, up, solution), holes: resolveHoles(solution) };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     throw new UnprocessableEntityException({ message: `The map cannot be weighed: ${error.message}.` });

@@ -28,7 +28,7 @@ export function SaveState() {
         </span>
       )}
       {waiting.length > 0 ? <LoaderCircle size={15} aria-hidden /> : <CircleCheck size={15} aria-hidden />}
-      {waiting.length > 0 ? 'Saving' : 'Saved'}
+      <span>{waiting.length > 0 ? 'Saving' : 'Saved'}</span>
     </span>
   );
 }

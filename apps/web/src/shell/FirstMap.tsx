@@ -17,7 +17,12 @@ const NewMap = z.object({ name: NameSchema });
 /** Where one begins: the map there is, or the first one to be named. */
 export function FirstMap() {
   useTheme();
-  const { data: maps, error, refetch } = useListDocumentsQuery({ params: { kind: 'map' } });
+  const { data, error, isFetching, refetch } = useListDocumentsQuery(
+    { params: { kind: 'map' } },
+    { refetchOnMountOrArgChange: true },
+  );
+  // What is known from before may be gone by now.
+  const maps = isFetching ? undefined : data;
   const [create, creation] = useCreateDocumentMutation();
   const last = useAppSelector(selectMapId);
   const navigate = useNavigate();

@@ -39,8 +39,8 @@ const HERE: Record<string, [string, string][]> = {
 
 /** The keys of the place one is in, and those that work everywhere. */
 export function KeysHelp({ show, onHide }: { show: boolean; onHide: () => void }) {
-  const place = useLocation().pathname.split('/')[2] ?? '';
-  const rows = [...(HERE[place] ?? []), ...EVERYWHERE];
+  const [, area, , place] = useLocation().pathname.split('/');
+  const rows = [...((area === 'map' && HERE[place || 'map']) || []), ...EVERYWHERE];
   return (
     <Modal show={show} onHide={onHide} aria-labelledby="keys-title">
       <Modal.Header closeButton>

@@ -23,7 +23,7 @@ describe('the finder', () => {
 
   it('puts a thing’s own name first, knows where each is, and finds nothing in nothing', () => {
     expect(names('single-leg x')[0]).toBe('Single-leg X');
-    expect(find(map, 'scissor sweep')[0]).toMatchObject({ address: 'map?sel=move.scissor' });
+    expect(find(map, 'scissor sweep')[0]).toMatchObject({ address: '?sel=move.scissor' });
     expect(find(map, ' ')).toEqual([]);
     expect(names('xyzzy')).toEqual([]);
   });

@@ -2,12 +2,20 @@ import { type Finding, type GuardMap, type RulesProfile, validateMap } from '@af
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { Checker } from './checker.worker.ts';
+import { bringUpTo } from './mapMirror.ts';
 
 let checker: Remote<Checker> | undefined;
-const theChecker = (): Remote<Checker> => {
+let last: GuardMap | undefined;
+
+/** Has a map checked away from the screen; after an edit only what the edit touches is sent and looked at again. */
+async function check(map: GuardMap, rules: RulesProfile | undefined): Promise<Finding[]> {
   checker ??= wrap<Checker>(new Worker(new URL('./checker.worker.ts', import.meta.url), { type: 'module' }));
-  return checker;
-};
+  const upToDate = bringUpTo(checker, last, map);
+  last = map;
+  // Asked in the same breath: the worker takes one thing after the other.
+  const [findings] = await Promise.all([checker.check(rules), upToDate]);
+  return findings;
+}
 
 /** Below this a map is checked at once: asking the worker would take longer. */
 const SMALL = 12;
@@ -19,7 +27,8 @@ const SMALL = 12;
 export function useFindings(
   map: GuardMap,
   rules: RulesProfile | undefined,
-): { findings: Finding[]; fresh: boolean } {
+): { findings: Finding[]; fresh: boolean; failed: boolean } {
+  const [failed, setFailed] = useState(false);
   const [found, setFound] = useState<{
     of: GuardMap;
     under: RulesProfile | undefined;
@@ -31,14 +40,22 @@ export function useFindings(
       return;
     }
     let current = true;
-    void theChecker()
-      .check(map, rules)
-      .then((findings) => {
-        if (current) setFound({ of: map, under: rules, findings });
-      });
+    check(map, rules).then(
+      (findings) => {
+        if (!current) return;
+        setFailed(false);
+        setFound({ of: map, under: rules, findings });
+      },
+      () => {
+        // Whatever it stumbled over may be gone with the next edit: then it begins anew, with the whole map.
+        checker = undefined;
+        last = undefined;
+        if (current) setFailed(true);
+      },
+    );
     return () => {
       current = false;
     };
   }, [map, rules]);
-  return { findings: found?.findings ?? [], fresh: found?.of === map && found.under === rules };
+  return { findings: found?.findings ?? [], fresh: found?.of === map && found.under === rules, failed };
 }

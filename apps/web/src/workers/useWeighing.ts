@@ -1,30 +1,33 @@
 import type { GuardMap, WeighOptions } from '@aftersquall/core';
 import { proxy } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { startWeigher } from './weigher.ts';
-import { type Bench, type Desk, NOT_YET, type WeighState, weighingDesk } from './weighingDesk.ts';
+import { askEngine, stopEngine } from './engine.ts';
+import {
+  type Bench,
+  latestQuestionQueue,
+  NOT_YET,
+  type QuestionQueue,
+  type WeighState,
+} from './latestQuestionQueue.ts';
 
-/** A worker as a place to weigh. */
-function workerBench(): Bench {
-  const { worker, remote } = startWeigher();
-  return {
-    open: (map) => void remote.open(map),
-    weigh: (options, start, onProgress) => remote.weigh(options, start, proxy(onProgress)),
-    end: () => worker.terminate(),
-  };
-}
+/** The page's worker, as the place where the questions of a queue are answered. */
+const WORKER: Bench = {
+  weigh: (map, options, start, onProgress) =>
+    askEngine(map, (engine) => engine.weigh(options, start, proxy(onProgress))),
+  end: stopEngine,
+};
 
-/** A map weighed away from the screen, as `weighingDesk` does it. Without options nothing is asked. */
+/** A map weighed away from the screen, as `latestQuestionQueue` does it. Without options nothing is asked. */
 export function useWeighing(map: GuardMap, options: WeighOptions | undefined) {
   const [state, setState] = useState<WeighState>(NOT_YET);
-  const desk = useRef<Desk>(undefined);
-  desk.current ??= weighingDesk(workerBench, setState);
+  const queue = useRef<QuestionQueue>(undefined);
+  queue.current ??= latestQuestionQueue(WORKER, setState);
   const again = useCallback(() => {
-    if (options) desk.current?.ask(map, options);
+    if (options) queue.current?.ask(map, options);
   }, [map, options]);
   useEffect(again, [again]);
-  useEffect(() => () => desk.current?.close(), []);
-  // The desk hears of another map only once that is on screen.
+  useEffect(() => () => queue.current?.close(), []);
+  // The queue hears of another map only once that is on screen.
   const stale = state.stale || (state.of !== undefined && state.of !== map);
-  return { ...state, stale, stop: () => desk.current?.stop(), again };
+  return { ...state, stale, stop: () => queue.current?.stop(), again };
 }

@@ -1,8 +1,8 @@
 import type { Dependence, GuardMap, Outcome, StakedHole, TakenAway, WeighOptions } from '@aftersquall/core';
 import { proxy, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { MapWeigher } from './mapWeigher.ts';
-import { type Engine, startWeigher } from './weigher.ts';
+import { askEngine } from './engine.ts';
+import type { WeighingEngine } from './weighingEngine.ts';
 
 /** Something to be taken away, in words. */
 export interface Away {
@@ -26,24 +26,27 @@ const FEW = 120;
 export function useDependence(map: GuardMap, options: WeighOptions, things: readonly Away[]) {
   const [rows, setRows] = useState<DependenceRow[]>([]);
   const [left, setLeft] = useState(0);
-  const engine = useRef<Engine>(undefined);
+  const asking = useRef<object>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const stop = useCallback(() => {
     clearTimeout(timer.current);
-    engine.current?.worker.terminate();
-    engine.current = undefined;
+    asking.current = undefined;
     setLeft(0);
   }, []);
   useEffect(() => stop, [stop]);
   const ask = useCallback(async () => {
     stop();
-    const mine = startWeigher(map);
-    engine.current = mine;
+    const mine = {};
+    asking.current = mine;
     setRows([]);
     setLeft(things.length);
     for (const [i, thing] of things.entries()) {
-      const result = await mine.remote.depend(thing.taken, options);
-      if (engine.current !== mine) return;
+      const result = await askEngine(map, (engine) => engine.depend(thing.taken, options)).catch(
+        () => undefined,
+      );
+      if (asking.current !== mine) return;
+      // Stopped from elsewhere: what was found so far stays.
+      if (!result) return stop();
       setRows((old) =>
         [...old, { ...thing, result }].sort(
           (a, b) => Math.abs(b.result.difference) - Math.abs(a.result.difference),
@@ -63,18 +66,21 @@ export function useDependence(map: GuardMap, options: WeighOptions, things: read
   return { rows, left, ask, stop };
 }
 
-/** Asks a worker of its own once the question has settled; undefined until it has answered this map and question. */
-function useAnswer<T>(map: GuardMap, ask: (remote: Remote<MapWeigher>) => Promise<T>): T | undefined {
+/** Asks the worker once the question has settled; undefined until it has answered this map and question. */
+function useAnswer<T>(map: GuardMap, ask: (remote: Remote<WeighingEngine>) => Promise<T>): T | undefined {
   const [answer, setAnswer] = useState<{ map: GuardMap; ask: typeof ask; found: T }>();
   useEffect(() => {
-    let engine: Engine | undefined;
+    let wanted = true;
     const timer = setTimeout(() => {
-      engine = startWeigher(map);
-      void ask(engine.remote).then((found) => setAnswer({ map, ask, found }));
+      askEngine(map, ask).then(
+        (found) => wanted && setAnswer({ map, ask, found }),
+        // Stopped: it is asked again with the next question.
+        () => undefined,
+      );
     }, SETTLED);
     return () => {
+      wanted = false;
       clearTimeout(timer);
-      engine?.worker.terminate();
     };
   }, [map, ask]);
   return answer?.map === map && answer.ask === ask ? answer.found : undefined;

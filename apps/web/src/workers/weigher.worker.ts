@@ -1,5 +1,5 @@
 import '../jitless.ts';
 import { expose } from 'comlink';
-import { mapWeigher } from './mapWeigher.ts';
+import { createWeighingEngine } from './weighingEngine.ts';
 
-expose(mapWeigher());
+expose(createWeighingEngine());

@@ -9,6 +9,7 @@ import type { Reaction } from '../model/reaction.ts';
 import { stepsOf } from '../model/seconds.ts';
 import { type Repost, type TippingProfile, tippingProfile } from './tippingProfile.ts';
 import { type TopSetup, topSetup } from './topSetup.ts';
+import { weakestArc } from './weakestArc.ts';
 
 export interface SweepCheck {
   setup: TopSetup;
@@ -46,9 +47,7 @@ export function checkSweep(position: Position, move: Move, options: SweepOptions
   const { stature, mass } = { ...USUAL_BUILD, ...withoutUndefined(options) };
   const { direction } = move;
   const profile = profileOf(setup, stature, mass, direction);
-  const least = Math.min(...profile.directions.map(({ guarded }) => guarded));
-  const limit = least + 0.2 * Math.abs(least) + 1e-9;
-  const arc = profile.directions.filter(({ guarded }) => guarded <= limit).map(({ degrees }) => degrees);
+  const arc = weakestArc(profile);
   const there = profile.directions.find(({ degrees }) => degrees === direction);
   const side = direction === undefined ? undefined : sideOf(direction);
   const held = setup.by.filter(({ post }) => !side || post.endsWith(side));
@@ -56,12 +55,12 @@ export function checkSweep(position: Position, move: Move, options: SweepOptions
   return {
     setup,
     profile,
-    ...(direction !== undefined && { direction, weakest: there!.guarded <= limit }),
-    arc: arc.filter((degrees) => degrees % 15 === 0),
+    ...(direction !== undefined && { direction, weakest: arc.has(direction) }),
+    arc: [...arc].filter((degrees) => degrees % 15 === 0),
     held,
     free,
     verdict: there
-      ? words(there.guarded <= limit, held, free, position)
+      ? words(arc.has(there.degrees), held, free, position)
       : 'Say which way it sends top, and it can be judged.',
   };
 }

@@ -2,7 +2,7 @@ import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Move } from '../model/move.ts';
 import type { Look, Position } from '../model/position.ts';
-import type { ReactionRef } from '../model/reaction.ts';
+import { type ReactionRef, reactionKey } from '../model/reaction.ts';
 
 /** A listed reaction that one of the look's moves has no exchange for. */
 export interface Hole {
@@ -18,22 +18,19 @@ export function holes(map: GuardMap): Hole[] {
   return map.positions.flatMap((position) => {
     const moves = index.movesOf(position.id);
     return position.looks.flatMap((look) =>
-      moves
-        .filter((move) => move.look === look.id)
-        .flatMap((move) => {
-          const answered = index.exchangesOf(move.id);
-          return look.reactions
-            .filter(
-              (reaction) =>
-                !answered.some(
-                  (exchange) =>
-                    exchange.reaction !== 'none' &&
-                    exchange.reaction.id === reaction.id &&
-                    Boolean(exchange.reaction.mirrored) === Boolean(reaction.mirrored),
-                ),
-            )
-            .map((reaction): Hole => ({ position, look, move, reaction }));
-        }),
+      moves.filter((move) => move.look === look.id).flatMap((move) => holesOf(map, move)),
     );
   });
+}
+
+/** The holes of one move. */
+export function holesOf(map: GuardMap, move: Move): Hole[] {
+  const index = indexMap(map);
+  const position = index.position.get(move.position);
+  const look = position?.looks.find(({ id }) => id === move.look);
+  if (!position || !look) return [];
+  const answered = new Set(index.exchangesOf(move.id).map(({ reaction }) => reactionKey(reaction)));
+  return look.reactions
+    .filter((reaction) => !answered.has(reactionKey(reaction)))
+    .map((reaction): Hole => ({ position, look, move, reaction }));
 }

@@ -1,11 +1,13 @@
 import { afterReaction } from '../body/afterReaction.ts';
 import { followStep, type Moment, type StepTrouble } from '../body/followSteps.ts';
 import { sided } from '../body/mirror.ts';
-import { indexMap } from '../model/indexMap.ts';
+import type { Exchange } from '../model/exchange.ts';
+import { byId, indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Move, Step } from '../model/move.ts';
 import type { Position } from '../model/position.ts';
-import { type ReactionRef, reactionKey } from '../model/reaction.ts';
+import { type Reaction, type ReactionRef, reactionKey } from '../model/reaction.ts';
+import { remember } from '../model/remember.ts';
 import { stepsOf } from '../model/seconds.ts';
 
 const startOf = (position: Position): Moment => ({
@@ -15,8 +17,8 @@ const startOf = (position: Position): Moment => ({
 });
 
 /** A position once top has reacted; undefined where the reaction is not in the map. */
-function after(map: GuardMap, start: Moment, { id, mirrored }: ReactionRef): Moment[] {
-  const known = indexMap(map).reaction.get(id);
+function after(reactions: readonly Reaction[], start: Moment, { id, mirrored }: ReactionRef): Moment[] {
+  const known = byId(reactions).get(id);
   return known ? [afterReaction(start, sided('reaction', known, mirrored)).moment] : [];
 }
 
@@ -28,25 +30,22 @@ export interface Walk {
   troubles: StepTrouble[];
 }
 
-const known = new WeakMap<GuardMap, Map<string, Walk[]>>();
-
 /**
  * A move's steps from every moment in which it may begin: its position as it is, and after each reaction it has an
- * answer to. Several checks ask for them, so they are worked out once for a map (maps are never changed in place).
+ * answer to. Several checks ask for them, and they ask again after every edit.
  */
-export function walksOf(map: GuardMap, position: Position, move: Move): Walk[] {
-  const ofMap = known.get(map) ?? new Map<string, Walk[]>();
-  known.set(map, ofMap);
-  const worked = ofMap.get(move.id);
-  if (worked) return worked;
-  const start = startOf(position);
-  const met = indexMap(map)
-    .exchangesOf(move.id)
-    .flatMap(({ reaction }) => (reaction === 'none' ? [] : after(map, start, reaction)));
-  const walks = [start, ...met].map((moment) => walk(moment, stepsOf(move)));
-  ofMap.set(move.id, walks);
-  return walks;
-}
+export const walksOf = (map: GuardMap, position: Position, move: Move): Walk[] =>
+  walksFrom(move, position, indexMap(map).exchangesOf(move.id), map.reactions);
+
+const walksFrom = remember(
+  (move: Move, position: Position, exchanges: readonly Exchange[], reactions: readonly Reaction[]) => {
+    const start = startOf(position);
+    const met = exchanges.flatMap(({ reaction }) =>
+      reaction === 'none' ? [] : after(reactions, start, reaction),
+    );
+    return [start, ...met].map((moment) => walk(moment, stepsOf(move)));
+  },
+);
 
 /** The steps one after the other from a moment. */
 export function walk(start: Moment, steps: readonly Step[]): Walk {
@@ -72,5 +71,5 @@ export function momentsAt(map: GuardMap, position: Position): Moment[] {
   for (const move of index.movesOf(position.id)) {
     for (const { reaction } of index.exchangesOf(move.id)) if (reaction !== 'none') name(reaction);
   }
-  return [start, ...[...named.values()].flatMap((ref) => after(map, start, ref))];
+  return [start, ...[...named.values()].flatMap((ref) => after(map.reactions, start, ref))];
 }

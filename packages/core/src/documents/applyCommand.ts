@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { byId } from '../model/indexMap.ts';
 import { batch, type Command, describe, type FieldChange, put, removeAlone, set } from './command.ts';
 import type { AnyDocument, DocumentKind, Entity } from './defineDocument.ts';
 import { danglingMentions, entityIssues } from './documentIssues.ts';
@@ -6,8 +7,9 @@ import { documentKindOf } from './documentKinds.ts';
 import { changeFields, diffFields } from './fieldChanges.ts';
 import { type Field, fieldsOf, orderField } from './fields.ts';
 import { type Issue, RefusedError } from './issue.ts';
-import { type AnyEntityKind, byId, listIn, needEntityKind, withList } from './lists.ts';
+import { type AnyEntityKind, listIn, needEntityKind, withList } from './lists.ts';
 import { planRemoval } from './removal.ts';
+import { isSound, markSound } from './sound.ts';
 import { zodIssues } from './zodIssues.ts';
 
 export interface Applied<D extends AnyDocument> {
@@ -40,6 +42,7 @@ export function applyCommand<D extends AnyDocument>(document: D, command: Comman
   const done = perform(document, command, [], run);
   run.issues.push(...check(done.document, run));
   if (run.issues.length > 0) throw new RefusedError(run.issues);
+  if (isSound(document)) markSound(done.document);
   return { ...done, touched: run.touched };
 }
 

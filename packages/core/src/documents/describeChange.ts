@@ -1,9 +1,10 @@
 import { joinWords } from '../body/words.ts';
+import { byId } from '../model/indexMap.ts';
 import type { Command, FieldChange } from './command.ts';
 import type { AnyDocument, Entity } from './defineDocument.ts';
 import { documentKindOf } from './documentKinds.ts';
 import { type Field, HEAD, partsOf } from './fields.ts';
-import { byId, entityKind, listIn } from './lists.ts';
+import { entityKind, listIn } from './lists.ts';
 
 /** So many things are named in one line; more are counted. */
 const MOST = 3;

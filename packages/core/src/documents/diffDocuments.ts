@@ -1,8 +1,9 @@
+import { byId } from '../model/indexMap.ts';
 import { type BatchCommand, batch, type Command, describe, place, put, removeAlone, set } from './command.ts';
 import type { AnyDocument, Entity } from './defineDocument.ts';
 import { documentKindOf } from './documentKinds.ts';
 import { diffFields, same } from './fieldChanges.ts';
-import { byId, entityKind, listIn } from './lists.ts';
+import { entityKind, listIn } from './lists.ts';
 
 /**
  * One command that turns the first document into the second, the order of its lists included. Both are of one
@@ -24,6 +25,7 @@ export function diffDocuments<D extends AnyDocument>(from: D, to: D, label?: str
 }
 
 function diffList(kind: never, from: readonly Entity[], to: readonly Entity[]): Command[] {
+  if (from === to) return [];
   const wanted = byId(to);
   const known = byId(from);
   const commands: Command[] = from.filter(({ id }) => !wanted.has(id)).map(({ id }) => removeAlone(kind, id));

@@ -35,14 +35,3 @@ export const withList = <D extends AnyDocument>(
   ...document,
   [list]: items,
 });
-
-const indexes = new WeakMap<readonly Entity[], Map<string, Entity>>();
-
-/** The entities of a list by id, made once for each list. */
-export function byId(list: readonly Entity[]): Map<string, Entity> {
-  const known = indexes.get(list);
-  if (known) return known;
-  const index = new Map(list.map((item) => [item.id, item]));
-  indexes.set(list, index);
-  return index;
-}

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Block, BlockSchema, ClassSchema } from '../model/classPlan.ts';
+import { type Block, BlockSchema, CLASS_FORMAT, CLASS_VERSION, ClassSchema } from '../model/classPlan.ts';
 import { smallMap } from '../test/smallMap.ts';
 import { blockTime, classSeconds, largestGroup } from './blockTime.ts';
 import { chooseWithin } from './chooseWithin.ts';
@@ -19,6 +19,8 @@ const answer: Block = BlockSchema.parse({
   secondsPerRep: 10,
   demoSeconds: 30,
 });
+
+const CLASS = { format: CLASS_FORMAT, version: CLASS_VERSION };
 
 describe('class arithmetic', () => {
   it('makes pairs, and a trio when odd', () => {
@@ -149,12 +151,27 @@ describe('planning a class', () => {
     );
     expect(classSeconds({ people: 14, changeOverSeconds: 10, blocks: more })).toBeGreaterThan(30 * 60);
     expect(
-      ClassSchema.safeParse({ ...request, id: 'c', name: 'c', map: 'small', exchanges: undefined, blocks })
-        .error?.issues,
+      ClassSchema.safeParse({
+        ...request,
+        ...CLASS,
+        id: 'c',
+        name: 'c',
+        map: 'small',
+        exchanges: undefined,
+        blocks,
+      }).error?.issues,
     ).toMatchObject([{ path: [] }]);
     expect(
-      ClassSchema.parse({ id: 'c', name: 'c', map: 'small', minutes: 30, people: 14, apparel: 'gi', blocks })
-        .blocks,
+      ClassSchema.parse({
+        ...CLASS,
+        id: 'c',
+        name: 'c',
+        map: 'small',
+        minutes: 30,
+        people: 14,
+        apparel: 'gi',
+        blocks,
+      }).blocks,
     ).toHaveLength(blocks.length);
   });
 

@@ -1,3 +1,4 @@
+import { playable } from '../body/playable.ts';
 import type { Block, ClassPlan, DrilledBlock } from '../model/classPlan.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
@@ -9,7 +10,6 @@ import { chooseWithin } from './chooseWithin.ts';
 import type { Cover } from './coverArcs.ts';
 import { coverChains } from './coverChains.ts';
 import { linkOf } from './linkOf.ts';
-import { playable } from './playable.ts';
 import { setupLength } from './setupLength.ts';
 
 export interface ClassRequest {

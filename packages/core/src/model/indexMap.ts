@@ -3,6 +3,7 @@ import type { GuardMap } from './map.ts';
 import type { Move } from './move.ts';
 import type { Position, System } from './position.ts';
 import type { Reaction } from './reaction.ts';
+import { remember } from './remember.ts';
 
 /** Look-ups by id and by owner over one map. */
 export interface MapIndex {
@@ -41,36 +42,41 @@ export function indexMap(map: GuardMap): MapIndex {
     get exchange() {
       return byId(map.exchanges);
     },
-    movesOf: (position) => byPosition(map.moves).get(position) ?? [],
-    exchangesOf: (move) => byMove(map.exchanges).get(move) ?? [],
+    movesOf: (position) => byPosition(map.moves).get(position) ?? NONE,
+    exchangesOf: (move) => byMove(map.exchanges).get(move) ?? NONE,
   };
   cache.set(map, index);
   return index;
 }
 
-/** The same function, remembering what it made of each list. */
-function kept<T extends object, R>(build: (list: readonly T[]) => R): (list: readonly T[]) => R {
-  const made = new WeakMap<readonly T[], R>();
+/** The things of a list by id, made once for each list. */
+export const byId = remember(
+  (list: readonly { id: string }[]) => new Map(list.map((item) => [item.id, item])),
+) as <T extends { id: string }>(list: readonly T[]) => Map<string, T>;
+const byPosition = remember(groupsOf<Move>(({ position }) => position));
+const byMove = remember(groupsOf<Exchange>(({ move }) => move));
+/** What nothing belongs to; one list, so that it is the same every time. */
+const NONE: never[] = [];
+
+/**
+ * Groups lists by a key. A group in which nothing has changed since the last list is the same array as before, so that
+ * what was made of it still holds.
+ */
+function groupsOf<T extends object>(key: (item: T) => string): (list: readonly T[]) => Map<string, T[]> {
+  let last = new Map<string, T[]>();
   return (list) => {
-    const known = made.get(list);
-    if (known) return known;
-    const built = build(list);
-    made.set(list, built);
-    return built;
+    const groups = new Map<string, T[]>();
+    for (const item of list) {
+      const group = groups.get(key(item));
+      if (group) group.push(item);
+      else groups.set(key(item), [item]);
+    }
+    for (const [name, group] of groups) {
+      const before = last.get(name);
+      if (before?.length === group.length && before.every((item, i) => item === group[i]))
+        groups.set(name, before);
+    }
+    last = groups;
+    return groups;
   };
-}
-
-const idsOf = kept((list: readonly { id: string }[]) => new Map(list.map((item) => [item.id, item])));
-const byId = idsOf as <T extends { id: string }>(list: readonly T[]) => Map<string, T>;
-const byPosition = kept((moves: readonly Move[]) => groupBy(moves, ({ position }) => position));
-const byMove = kept((exchanges: readonly Exchange[]) => groupBy(exchanges, ({ move }) => move));
-
-function groupBy<T>(list: readonly T[], key: (item: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const item of list) {
-    const group = groups.get(key(item));
-    if (group) group.push(item);
-    else groups.set(key(item), [item]);
-  }
-  return groups;
 }

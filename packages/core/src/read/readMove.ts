@@ -1,6 +1,7 @@
 import { followSteps, type Moment } from '../body/followSteps.ts';
 import { barePattern, translateHold } from '../body/translateApparel.ts';
 import { conditionWords, holdWords, patternWords, type WordContext } from '../body/words.ts';
+import { answerTo } from '../model/answerTo.ts';
 import { CONTACTS, type Contact } from '../model/contacts.ts';
 import type { Exchange } from '../model/exchange.ts';
 import type { HazardTag } from '../model/hazards.ts';
@@ -11,7 +12,7 @@ import type { Fit } from '../model/notes.ts';
 import type { Apparel } from '../model/primitives.ts';
 import type { ReactionRef } from '../model/reaction.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
-import { stepsOf, variantOf } from '../model/seconds.ts';
+import { stepsOf } from '../model/seconds.ts';
 import { conditionMet } from '../model/signs.ts';
 import { legality } from '../rules/legality.ts';
 
@@ -50,6 +51,8 @@ export interface Option {
 interface MoveQuestion {
   move: Move;
   exchanges: readonly Exchange[];
+  /** Whether an exchange can be played in the apparel. */
+  playable: (exchange: Exchange) => boolean;
   reaction: ReactionRef | 'none';
   moment: Moment;
   apparel: Apparel;
@@ -63,7 +66,7 @@ interface MoveQuestion {
 /** One move weighed against one moment; everything on the side the moment is on. */
 export function readMove(question: MoveQuestion): Option {
   const { move, moment, context, apparel } = question;
-  const exchange = exchangeFor(question);
+  const exchange = answerTo(move, question.exchanges, question.reaction, question.playable);
   const met: string[] = [];
   const missing: string[] = [];
   if (!question.available)
@@ -103,20 +106,6 @@ export function readMove(question: MoveQuestion): Option {
     fit: fitOf([...move.fits], question.athlete),
     ...(exchange && { exchange, chance: exchange.chance }),
   };
-}
-
-/** The exchange for this reaction: in the house's variant where it has one, else the first written. */
-function exchangeFor({ move, exchanges, reaction }: MoveQuestion): Exchange | undefined {
-  const met = exchanges.filter((exchange) =>
-    exchange.reaction === 'none' || reaction === 'none'
-      ? exchange.reaction === reaction
-      : exchange.reaction.id === reaction.id &&
-        Boolean(exchange.reaction.mirrored) === Boolean(reaction.mirrored),
-  );
-  return (
-    met.find((exchange) => exchange.variant !== undefined && exchange.variant === variantOf(move)?.id) ??
-    met[0]
-  );
 }
 
 const holdsOf = (moment: Moment, pattern: HoldPattern): Hold[] =>

@@ -3,6 +3,7 @@ import { afterReaction } from '../body/afterReaction.ts';
 import type { Moment } from '../body/followSteps.ts';
 import { type LimbConflict, limbConflicts } from '../body/limbConflicts.ts';
 import { mirror, sided } from '../body/mirror.ts';
+import { playable } from '../body/playable.ts';
 import { type ApparelTranslation, holdsWorn, translateApparel } from '../body/translateApparel.ts';
 import { wordContext } from '../body/words.ts';
 import type { Hold } from '../model/hold.ts';
@@ -129,6 +130,7 @@ function optionsFrom(
     const option = readMove({
       move,
       exchanges,
+      playable: ({ id }) => playable(map, index.exchange.get(id)!, request.apparel),
       reaction: request.reaction,
       moment,
       apparel: request.apparel,

@@ -6,6 +6,7 @@ import { JOINTS } from '../model/joint.ts';
 import type { GuardMap } from '../model/map.ts';
 import { loadedJoints } from '../rules/loadedJoints.ts';
 import { guardMap } from '../test/arbitraries.ts';
+import { chosenLook } from './choice.ts';
 import { findDilemmas } from './findDilemmas.ts';
 import { resolveHoles } from './findHoles.ts';
 import { restOf } from './mapGame.ts';
@@ -54,9 +55,9 @@ describe('any map under any what-if', () => {
       fc.property(playable, (map) => {
         const { tendencies: _, trust: __, ...options } = asked(map);
         const solution = solveMap(map, options);
-        const { game, built, look, plays, positions, entry } = solution;
+        const { game, built, choices, plays, positions, entry } = solution;
         const brought = positions.reduce((sum, { visits }, s) => {
-          const chosen = built.states[s]!.looks[look[s]!];
+          const chosen = chosenLook(built, s, choices[s]!);
           if (!chosen) return sum + visits * restOf(game, game.states[s]!.position);
           const cells = playedCells(plays[s]!);
           return (

@@ -2,8 +2,8 @@ import { solveLook } from '../game/solveLook.ts';
 import { solveStochasticGame } from '../game/solveStochasticGame.ts';
 import type { StochasticGame, StochasticLook } from '../game/stochasticGame.ts';
 import type { ReactionRef } from '../model/reaction.ts';
+import { entryValue } from './solveForTrusts.ts';
 import { type MapSolution, stageOf } from './solveMap.ts';
-import { entryValue } from './weighedUp.ts';
 
 export interface StakedHole {
   position: string;

@@ -11,8 +11,8 @@ import { bigMap } from '../test/bigMap.ts';
 import { resolveHoles } from './findHoles.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { outcomeOdds, roundChain } from './outcomeOdds.ts';
+import { tradeCurve } from './solveForTrusts.ts';
 import { solveMap } from './solveMap.ts';
-import { tradeCurve } from './weighedUp.ts';
 import { weighMap } from './weighMap.ts';
 
 const demo = parseMapFile(

@@ -1,5 +1,6 @@
+import { playable } from '../body/playable.ts';
 import { barePattern, holdsWorn, translateApparel } from '../body/translateApparel.ts';
-import { playable } from '../drill/playable.ts';
+import { answerTo } from '../model/answerTo.ts';
 import type { Exchange } from '../model/exchange.ts';
 import type { Hold, HoldClass, HoldPattern } from '../model/hold.ts';
 import { matchesPattern, narrower, patternOf } from '../model/holdPattern.ts';
@@ -41,13 +42,12 @@ export interface WeighOptions {
   trust?: number | undefined;
 }
 
-/** One cell: the exchange that answers, or a hole. */
-export interface GameCell {
-  exchange?: Exchange;
+/** One cell: the exchange that answers, or a hole, by its number in the game. */
+export type GameCell = ({ exchange: Exchange; hole?: undefined } | { exchange?: undefined; hole: number }) & {
   /** Its γ, the chance that the round goes on over it. */
   gamma: number;
   seconds: number;
-}
+};
 export interface GameLook {
   look: Look;
   moves: Move[];
@@ -96,6 +96,7 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
   const banned = new Set(options.forbiddenMoves);
   const silent = new Set(options.forbiddenReactions);
   let discount = gamma(pace);
+  let holes = 0;
   const seen = (value: number) => {
     discount = Math.max(discount, value);
     return value;
@@ -136,11 +137,14 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
     const columns = [...reactions.values()];
     const cells = own.map((move) => {
       const usual = exchangeSeconds(move, {});
-      if (columns.length === 0) return [{ gamma: seen(gamma(usual)), seconds: usual }];
+      if (columns.length === 0) return [{ hole: holes++, gamma: seen(gamma(usual)), seconds: usual }];
       return columns.map((ref): GameCell => {
-        const exchange = answerTo(map, move, ref, apparel);
+        const exchange = answerTo(move, index.exchangesOf(move.id), ref, (one) =>
+          playable(map, one, apparel),
+        );
         const seconds = exchange ? exchangeSeconds(move, exchange) : usual;
-        return { ...(exchange && { exchange }), gamma: seen(gamma(seconds)), seconds };
+        const cell = exchange ? { exchange } : { hole: holes++ };
+        return { ...cell, gamma: seen(gamma(seconds)), seconds };
       });
     });
     const shares = knownShares(position, look, columns, known.get(`${position.id} ${look.id}`));
@@ -203,18 +207,6 @@ function restsOn(move: Move, patterns: readonly HoldPattern[], apparel: Apparel)
     return need.by !== 'top' && worn ? [worn] : [];
   });
   return needs.some((need) => patterns.some((pattern) => narrower(need, pattern)));
-}
-
-/** The exchange for a reaction: in the house's variant where it has one, else the first written that can be played. */
-function answerTo(map: GuardMap, move: Move, ref: ReactionRef, apparel: Apparel): Exchange | undefined {
-  const met = indexMap(map)
-    .exchangesOf(move.id)
-    .filter(
-      ({ reaction }) =>
-        reaction !== 'none' && reaction.id === ref.id && Boolean(reaction.mirrored) === Boolean(ref.mirrored),
-    )
-    .filter((exchange) => playable(map, exchange, apparel));
-  return met.find(({ variant }) => variant !== undefined && variant === move.houseVariant) ?? met[0];
 }
 
 /** What waiting is worth where that is a number. */

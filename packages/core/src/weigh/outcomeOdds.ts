@@ -1,7 +1,7 @@
 import { absorption } from '../game/absorption.ts';
 import { type CountedOutcome, isOutcome, type Landing, OUTCOMES, type Outcome } from '../model/outcome.ts';
 import type { Position } from '../model/position.ts';
-import { driftOf, type GameCell, restOf } from './mapGame.ts';
+import { driftOf, restOf } from './mapGame.ts';
 import type { MapSolution } from './solveMap.ts';
 
 export type End = Outcome | CountedOutcome;
@@ -26,7 +26,7 @@ type Branch = [state: number, probability: number];
  * outcome. States are the positions and, behind them, the ends.
  */
 export function roundChain(solution: MapSolution): Branch[][] {
-  const { game, look: chosen, plays } = solution;
+  const { game, choices, plays } = solution;
   const n = game.states.length;
   const end = (what: End) => n + ENDS.indexOf(what);
   const landed = (landing: Landing | undefined, here: number): number =>
@@ -39,22 +39,19 @@ export function roundChain(solution: MapSolution): Branch[][] {
       add(end('time'), share * (1 - gamma));
       add(landed(landing, s), share * gamma);
     };
-    const l = chosen[s]!;
-    const look = looks[l];
-    if (!look) {
-      if (l < 0) add(end('stuck'), 1);
-      else goOn(position.drift, 1, game.paceGamma);
-    }
+    const choice = choices[s]!;
+    if (choice.do === 'rest') add(end('stuck'), 1);
+    if (choice.do === 'drift') goOn(position.drift, 1, game.paceGamma);
+    if (choice.do !== 'look') return [...branches];
     for (const { m, r, share } of plays[s]!) {
-      const cell = look!.cells[m]![r]!;
-      const { exchange, gamma } = cell;
+      const { exchange, hole, gamma } = looks[choice.look]!.cells[m]![r]!;
       if (exchange) {
         const chance = game.chanceOf(exchange);
         goOn(exchange.to, share * chance, gamma);
         goOn(exchange.otherwise, share * (1 - chance), gamma);
         continue;
       }
-      const gains = nothingGained(solution, position, cell);
+      const gains = nothingGained(solution, position, hole);
       if (gains === 'stays') goOn(undefined, share, gamma);
       else if (gains === 'waits') goOn(position.drift, share, game.paceGamma);
       else add(end('stuck'), share);
@@ -65,14 +62,14 @@ export function roundChain(solution: MapSolution): Branch[][] {
 }
 
 /** What becomes of a round in a hole of the look that is played. */
-function nothingGained({ built }: MapSolution, position: Position, hole: GameCell) {
+function nothingGained({ built }: MapSolution, position: Position, hole: number) {
   if (built.staying.has(hole)) return 'stays';
   return driftOf(position) ? 'waits' : 'stuck';
 }
 
 /** How rounds end from every position, how long they are and what they bring, exactly. */
 export function outcomeOdds(solution: MapSolution): OutcomeOdds {
-  const { game, plays, look } = solution;
+  const { game, plays, choices } = solution;
   const n = game.states.length;
   const chain = roundChain(solution);
   const worth = ENDS.map((what) => (what === 'time' ? 0 : what === 'stuck' ? game.rest : game.points[what]));
@@ -84,13 +81,14 @@ export function outcomeOdds(solution: MapSolution): OutcomeOdds {
     }, 0),
   );
   const taken = chain.map((_, s) => {
-    if (s >= n || look[s]! < 0) return 0;
+    const choice = choices[s];
+    if (!choice || choice.do === 'rest') return 0;
+    if (choice.do === 'drift') return game.pace;
     const { position, looks } = game.states[s]!;
-    const cells = looks[look[s]!]?.cells;
-    if (!cells) return game.pace;
+    const { cells } = looks[choice.look]!;
     return plays[s]!.reduce((sum, { m, r, share }) => {
       const cell = cells[m]![r]!;
-      const waits = !cell.exchange && nothingGained(solution, position, cell) === 'waits';
+      const waits = cell.hole !== undefined && nothingGained(solution, position, cell.hole) === 'waits';
       return sum + share * (waits ? game.pace : cell.seconds);
     }, 0);
   });

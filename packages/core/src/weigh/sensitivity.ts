@@ -1,4 +1,5 @@
 import { solveStochasticGame } from '../game/solveStochasticGame.ts';
+import { chosenLook } from './choice.ts';
 import { landingWorth } from './mapGame.ts';
 import type { MapSolution } from './solveMap.ts';
 import { playedCells } from './visitRates.ts';
@@ -33,9 +34,9 @@ export function sensitivity(solution: MapSolution, count = 5): Sensitivity[] {
 }
 
 /** What every position is worth when both sides play as expected. */
-function playedValues({ built, look, plays, values }: MapSolution): number[] {
-  const states = built.states.map(({ rest, looks }, s) => {
-    const chosen = looks[look[s]!];
+function playedValues({ built, choices, plays, values }: MapSolution): number[] {
+  const states = built.states.map(({ rest }, s) => {
+    const chosen = chosenLook(built, s, choices[s]!);
     if (!chosen) return { rest, looks: [] };
     const played = playedCells(plays[s]!);
     const payoff = played.reduce((sum, { m, r, share }) => sum + share * chosen.payoff[m]![r]!, 0);

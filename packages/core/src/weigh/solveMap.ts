@@ -4,10 +4,11 @@ import { type StochasticSolution, solveStochasticGame } from '../game/solveStoch
 import type { StochasticGame } from '../game/stochasticGame.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { ReactionRef } from '../model/reaction.ts';
+import { type Choice, choicesOf } from './choice.ts';
 import type { MapGame, WeighOptions } from './mapGame.ts';
+import { entryValue, solveForTrusts, type TrustSolutions } from './solveForTrusts.ts';
 import { type MapStochasticGame, toStochasticGame } from './toStochasticGame.ts';
 import { type Play, visitRates } from './visitRates.ts';
-import { entryValue, type WeighedUp, weighedUp } from './weighedUp.ts';
 
 export interface Share<T> {
   what: T;
@@ -56,8 +57,8 @@ export interface MapSolution {
   visits: Map<string, number>;
   /** Entry weights that sum to one, in the map's order. */
   weights: number[];
-  /** The place of the look that is played, −1 where bottom waits; behind the looks of the map, drifting. */
-  look: number[];
+  /** What bottom does in every position. */
+  choices: Choice[];
   /** What is played in every position; nothing where bottom waits. */
   plays: Play[][];
   residual: number;
@@ -76,22 +77,24 @@ const TINY = 1e-9;
  * @throws RangeError where no position is an entry, continuation is not between 0 and 1, or tendencies do not sum to 1.
  */
 export function solveMap(map: GuardMap, options: WeighOptions = {}, start?: readonly number[]): MapSolution {
-  return planFor(weighedUp(map, options, start), options.trust);
+  return choosePlan(solveForTrusts(map, options, start), options.trust);
 }
 
 /** The plan for a trust in [0, 1], opened down to its looks. */
-export function planFor({ game, weights, found }: WeighedUp, trust = 0): MapSolution {
+export function choosePlan({ game, weights, found }: TrustSolutions, trust = 0): MapSolution {
   const chosen = responseFor(found, weights, trust);
   const { game: built, solution: solved } = chosen;
   const answered = solveStochasticGame(toStochasticGame(game, 'if-answered', new Set(), chosen.trust), {
     start: solved.value,
   });
   const value = solved.value;
-  const plays = game.states.map((_, s) => playsOf(game, solved, trust, s));
-  const { visits, exchanges } = visitRates(game, built, solved.look, plays, weights);
+  const choices = choicesOf(game, solved);
+  const plays = game.states.map((_, s) => playsOf(game, solved, choices[s]!, trust, s));
+  const { visits, exchanges } = visitRates(game, built, choices, plays, weights);
   return {
     positions: game.states.map(({ position, looks }, s) => {
-      const best = looks[solved.look[s]!]?.look.id;
+      const choice = choices[s]!;
+      const best = choice.do === 'look' ? looks[choice.look]!.look.id : undefined;
       return {
         position: position.id,
         value: value[s]!,
@@ -108,7 +111,7 @@ export function planFor({ game, weights, found }: WeighedUp, trust = 0): MapSolu
     worst: entryValue(chosen.worst, weights),
     visits: exchanges,
     weights,
-    look: solved.look,
+    choices,
     plays,
     residual: Math.max(solved.residual, answered.residual),
     game,
@@ -162,9 +165,15 @@ const shares = <T>(list: readonly T[], mix: readonly number[]): Share<T>[] =>
   list.flatMap((what, i) => (mix[i]! > TINY ? [{ what, share: mix[i]! }] : []));
 
 /** What happens in a position: bottom plays the plan, top as expected. */
-function playsOf(game: MapGame, solved: StochasticSolution, trust: number, s: number): Play[] {
-  const look = game.states[s]!.looks[solved.look[s]!];
-  if (!look) return [];
+function playsOf(
+  game: MapGame,
+  solved: StochasticSolution,
+  choice: Choice,
+  trust: number,
+  s: number,
+): Play[] {
+  if (choice.do !== 'look') return [];
+  const look = game.states[s]!.looks[choice.look]!;
   const replies = solved.reply[s]!;
   return expectedMix(look.known, solved.column[s]!, trust).flatMap((y, r) => {
     const row = replies.length > 0 ? look.moves.map((_, m) => Number(replies[r] === m)) : solved.row[s]!;

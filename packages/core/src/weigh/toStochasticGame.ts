@@ -1,13 +1,13 @@
 import type { StochasticGame, StochasticLook } from '../game/stochasticGame.ts';
 import { isOutcome, type Landing } from '../model/outcome.ts';
-import { driftOf, type GameCell, type GameLook, type MapGame, restOf } from './mapGame.ts';
+import { driftOf, type GameLook, type MapGame, restOf } from './mapGame.ts';
 
 /** How the holes of a map are filled: as nothing gained, or as well as the rest of their row. */
 export type Filling = 'as-mapped' | 'if-answered';
 
-/** A map as a game, and which of its holes leave bottom where it is, because that is worth less than waiting. */
+/** A map as a game, and the numbers of those holes in which bottom stays where it is: that is worth less than waiting. */
 export interface MapStochasticGame extends StochasticGame {
-  staying: ReadonlySet<GameCell>;
+  staying: ReadonlySet<number>;
 }
 
 interface Flat {
@@ -22,7 +22,7 @@ interface Flat {
 export function toStochasticGame(
   game: MapGame,
   filling: Filling,
-  staying: ReadonlySet<GameCell>,
+  staying: ReadonlySet<number>,
   trust = 0,
 ): MapStochasticGame {
   const { states, discount, place } = game;
@@ -55,7 +55,7 @@ function stage(
   { look, cells }: GameLook,
   s: number,
   filling: Filling,
-  staying: ReadonlySet<GameCell>,
+  staying: ReadonlySet<number>,
   landed: (landing: Landing | undefined, here: number, gamma: number, chance: number) => Flat,
 ): StochasticLook {
   const answered = cells.map((line) =>
@@ -76,8 +76,8 @@ function stage(
       if (cell) return cell;
       if (filling === 'if-answered' && row) return row;
       // Nothing gained: bottom waits, or stays where it is if that is worse.
-      const hole = cells[m]![r]!;
-      if (staying.has(hole)) return landed(undefined, s, hole.gamma, 1);
+      const { hole, gamma } = cells[m]![r]!;
+      if (hole !== undefined && staying.has(hole)) return landed(undefined, s, gamma, 1);
       return drift ? landed(drift, s, game.paceGamma, 1) : { payoff: restOf(game, position), next: [] };
     });
   });

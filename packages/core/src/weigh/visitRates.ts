@@ -1,4 +1,5 @@
 import type { StochasticGame } from '../game/stochasticGame.ts';
+import { type Choice, chosenLook } from './choice.ts';
 import type { MapGame } from './mapGame.ts';
 
 /** A move and a reaction by their places in the plan's look, and how often both happen there. */
@@ -16,18 +17,17 @@ export const playedCells = (plays: readonly Play[]): readonly Play[] => (plays.l
 export function visitRates(
   game: MapGame,
   built: StochasticGame,
-  chosen: readonly number[],
+  choices: readonly Choice[],
   plays: readonly Play[][],
   weights: readonly number[],
 ) {
   const n = game.states.length;
   const flow = game.states.map((_, s) => {
-    const l = chosen[s]!;
     const out = new Map<number, number>();
-    if (l < 0) return out;
-    const { next } = built.states[s]!.looks[l]!;
+    const look = chosenLook(built, s, choices[s]!);
+    if (!look) return out;
     for (const { m, r, share } of playedCells(plays[s]!))
-      for (const [to, p] of next[m]![r]!) out.set(to, (out.get(to) ?? 0) + share * p * built.discount);
+      for (const [to, p] of look.next[m]![r]!) out.set(to, (out.get(to) ?? 0) + share * p * built.discount);
     return out;
   });
   let visits = Float64Array.from(weights);
@@ -41,10 +41,10 @@ export function visitRates(
   }
   const exchanges = new Map<string, number>();
   for (const [s, { looks }] of game.states.entries()) {
-    const look = looks[chosen[s]!];
-    if (!look) continue;
+    const choice = choices[s]!;
+    if (choice.do !== 'look') continue;
     for (const { m, r, share } of plays[s]!) {
-      const id = look.cells[m]?.[r]?.exchange?.id;
+      const id = looks[choice.look]!.cells[m]?.[r]?.exchange?.id;
       if (id !== undefined) exchanges.set(id, (exchanges.get(id) ?? 0) + visits[s]! * share);
     }
   }

@@ -5,8 +5,8 @@ import { findHoles, type StakedHole } from './findHoles.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { type OutcomeOdds, outcomeOdds } from './outcomeOdds.ts';
 import { type Sensitivity, sensitivity } from './sensitivity.ts';
-import { type LookPlan, type MapSolution, type PositionValue, planFor, stageOf } from './solveMap.ts';
-import { type Trade, tradesOf, type WeighedUp, weighedUp } from './weighedUp.ts';
+import { solveForTrusts, type Trade, type TrustSolutions, tradesOf } from './solveForTrusts.ts';
+import { choosePlan, type LookPlan, type MapSolution, type PositionValue, stageOf } from './solveMap.ts';
 
 /** The matrix behind a look: what each move is worth against each reaction, and the exchange that says so. */
 export interface LookMatrix {
@@ -43,12 +43,12 @@ export interface Weighing {
 
 /** Weighs a map and opens every number down to its exchange. */
 export function weighMap(map: GuardMap, options: WeighOptions = {}, start?: readonly number[]): Weighing {
-  const weighed = weighedUp(map, options, start);
-  return openWeighing(map, weighed, planFor(weighed, options.trust));
+  const weighed = solveForTrusts(map, options, start);
+  return describeWeighing(map, weighed, choosePlan(weighed, options.trust));
 }
 
 /** A plan of a weighed map with all that follows from it. */
-export function openWeighing(map: GuardMap, weighed: WeighedUp, solution: MapSolution): Weighing {
+export function describeWeighing(map: GuardMap, weighed: TrustSolutions, solution: MapSolution): Weighing {
   const { game, built, values } = solution;
   const basis = new Map(map.exchanges.map((exchange) => [exchange.id, exchange.basis]));
   let guessed = 0;

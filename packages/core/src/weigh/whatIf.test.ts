@@ -10,9 +10,9 @@ import { findHoles, resolveHoles } from './findHoles.ts';
 import { outcomeOdds } from './outcomeOdds.ts';
 import { scenarioOptions } from './scenarioOptions.ts';
 import { sensitivity } from './sensitivity.ts';
+import { solveForTrusts } from './solveForTrusts.ts';
 import { solveMap } from './solveMap.ts';
 import { topSheet } from './topSheet.ts';
-import { weighedUp } from './weighedUp.ts';
 import { weighMap } from './weighMap.ts';
 
 const demo = parseMapFile(
@@ -118,7 +118,7 @@ describe('the work', () => {
       [crowd, { rest: -2, tendencies: tendenciesOf(crowd) }],
     ] as const) {
       const shares: number[] = [];
-      weighedUp(map, options, undefined, (share) => shares.push(share));
+      solveForTrusts(map, options, undefined, (share) => shares.push(share));
       expect(shares.length).toBeGreaterThan(2);
       expect(shares.every((share) => share >= 0 && share <= 1)).toBe(true);
       for (let i = 1; i < shares.length; i++) expect(shares[i]).toBeGreaterThanOrEqual(shares[i - 1]!);

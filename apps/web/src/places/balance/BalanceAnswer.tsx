@@ -4,8 +4,9 @@ import {
   type ProfileDirection,
   type SweepCheck,
   type TippingProfile,
+  weakestArc,
 } from '@aftersquall/core';
-import { wayWords, weakestArc } from './balanceState.ts';
+import { wayWords } from './balanceState.ts';
 import { SideView } from './SideView.tsx';
 
 interface Props {

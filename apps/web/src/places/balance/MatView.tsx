@@ -1,6 +1,5 @@
-import { contactName, heading, type Point, type TippingProfile } from '@aftersquall/core';
+import { contactName, heading, type Point, type TippingProfile, weakestArc } from '@aftersquall/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import { weakestArc } from './balanceState.ts';
 
 interface Props {
   profile: TippingProfile;

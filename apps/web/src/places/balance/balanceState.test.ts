@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile } from '@aftersquall/core';
+import { parseMapFile, weakestArc } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { profileOf, STARTING, stateOfSweep, wayWords, weakestArc } from './balanceState.ts';
+import { profileOf, STARTING, stateOfSweep, wayWords } from './balanceState.ts';
 
 const demo = parseMapFile(
   readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),

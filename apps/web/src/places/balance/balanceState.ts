@@ -104,13 +104,6 @@ export function profileOf(state: BalanceState): { profile: TippingProfile; pushH
   return { profile: tippingProfile({ ...input, degrees, forceHeight: pushHeight }), pushHeight };
 }
 
-/** The directions in which top is weakest: guarded ≤ least + 0.2·|least|. */
-export function weakestArc({ directions }: TippingProfile): Set<number> {
-  const least = Math.min(...directions.map(({ guarded }) => guarded));
-  const limit = least + 0.2 * Math.abs(least) + 1e-9;
-  return new Set(directions.filter(({ guarded }) => guarded <= limit).map(({ degrees }) => degrees));
-}
-
 /** A direction in a coach's words, seen from top: "front right". */
 export function wayWords(degrees: number): string {
   const names = ['front', 'front right', 'right', 'back right', 'back', 'back left', 'left', 'front left'];

@@ -9,7 +9,7 @@ import {
   type PlannedClass,
 } from '@aftersquall/core';
 import { Play, Plus } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { type MouseEvent, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
 import { SaveState } from '../../components/SaveState.tsx';
@@ -21,6 +21,7 @@ import {
   useRemoveDocumentMutation,
 } from '../../store/api.ts';
 import { startGoal } from '../../store/classGoal.ts';
+import { closeDocument } from '../../store/documents/documentsSlice.ts';
 import { useDocument, useEditedDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
 import { selectMap } from '../../store/openMap.ts';
@@ -68,7 +69,15 @@ export function DrillsPlace() {
         refused ? { text: refusalOf(refused).message } : { text: `Removed “${name}”.`, removed: address },
       ),
     );
-    if (!refused) navigate(classAddress());
+    if (refused) return;
+    dispatch(closeDocument(address));
+    navigate(classAddress());
+  };
+  /** Shows the form at once: what is typed next must not go into the class that was open. */
+  const startClass = (event: MouseEvent) => {
+    if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+    event.preventDefault();
+    void navigate(classAddress(), { flushSync: true });
   };
   // What the planner said belongs to the class just built, not to the next one that is opened.
   useEffect(() => {
@@ -92,7 +101,7 @@ export function DrillsPlace() {
       </header>
       <div className="drills-body">
         <nav className="class-list" aria-label="Classes">
-          <Link className={`pick-class ${classId ? '' : 'on'}`} to={classAddress()}>
+          <Link className={`pick-class ${classId ? '' : 'on'}`} to={classAddress()} onClick={startClass}>
             <Plus size={16} aria-hidden /> New class
           </Link>
           {(classes ?? []).map(({ id, head }) => (

@@ -20,6 +20,7 @@ import {
   useListDocumentsQuery,
   useRemoveDocumentMutation,
 } from '../../store/api.ts';
+import { closeDocument } from '../../store/documents/documentsSlice.ts';
 import { notify } from '../../store/notices.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
@@ -87,7 +88,9 @@ export function MapMenu({ map }: { map: GuardMap }) {
     const gone = await removeDocument({ params: address });
     if (gone.error) return setRefused({ file: map.name, ...refusalOf(gone.error) });
     dispatch(notify({ text: `Removed the map “${map.name}”.`, removed: address }));
-    navigate('/');
+    dispatch(closeDocument(address));
+    const next = maps.find(({ id }) => id !== map.id);
+    navigate(next ? mapAddress(next.id) : '/');
   };
   return (
     <>

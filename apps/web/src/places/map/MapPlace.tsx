@@ -55,7 +55,7 @@ export function MapPlace() {
     return chartGraph(map, { shown, beyond, system, rules, folded: filters.folded });
   }, [map, shown, system, rules, filters, view]);
   const board = useMemo(() => (view === 'board' ? boardOf(map, shown) : undefined), [map, shown, view]);
-  const { findings, fresh } = useFindings(map, rules);
+  const { findings, fresh, failed } = useFindings(map, rules);
   const { weighing, stale } = useMapWeighing(map);
   const tide = useMemo(() => graph && weighing && tideOf(graph, weighing), [graph, weighing]);
   const worths = useMemo(() => weighing && boardWorths(weighing), [weighing]);
@@ -175,6 +175,7 @@ export function MapPlace() {
             map={map}
             findings={findings}
             fresh={fresh}
+            failed={failed}
             positions={map.positions.filter(shown).map(({ id }) => id)}
             draft={`${map.id}.${system}`}
             onClose={() => set({ pane: undefined })}

@@ -20,6 +20,7 @@ interface Props {
   map: GuardMap;
   findings: readonly Finding[];
   fresh: boolean;
+  failed: boolean;
   positions: readonly string[];
   draft: string;
   onClose: () => void;
@@ -27,7 +28,7 @@ interface Props {
 }
 
 /** The strip on the left: findings, history, or the same map as lines. */
-export function Pane({ pane, map, findings, fresh, positions, draft, onClose, onJump }: Props) {
+export function Pane({ pane, map, findings, fresh, failed, positions, draft, onClose, onJump }: Props) {
   return (
     <aside className={`pane ${pane}`} aria-label={NAMES[pane]}>
       <div className="d-flex align-items-center mb-2">
@@ -36,7 +37,9 @@ export function Pane({ pane, map, findings, fresh, positions, draft, onClose, on
           <X size={18} aria-hidden />
         </button>
       </div>
-      {pane === 'findings' && <FindingsPane map={map} findings={findings} fresh={fresh} onJump={onJump} />}
+      {pane === 'findings' && (
+        <FindingsPane map={map} findings={findings} fresh={fresh} failed={failed} onJump={onJump} />
+      )}
       {pane === 'history' && <HistoryPane map={map} />}
       {pane === 'lines' && (
         <Suspense fallback={null}>

@@ -19,6 +19,11 @@ const slice = createSlice({
       ...documents,
       sessions: { ...documents.sessions, [addressKey(payload.address)]: payload },
     }),
+    /** Forgets a document that is not there any more. */
+    closeDocument: (documents, { payload }: PayloadAction<DocumentAddress>) => {
+      const { [addressKey(payload)]: _, ...sessions } = documents.sessions;
+      return { ...documents, sessions };
+    },
     editDocument: (documents, { payload }: PayloadAction<DocumentAddress | undefined>) => ({
       ...documents,
       edited: payload,
@@ -27,7 +32,7 @@ const slice = createSlice({
 });
 
 export const documents = slice.reducer;
-export const { sessionChanged, editDocument } = slice.actions;
+export const { sessionChanged, closeDocument, editDocument } = slice.actions;
 
 export const selectSession =
   <K extends DocumentKindName>(kind: K, id: string | undefined) =>

@@ -3,6 +3,7 @@ import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
 import type { Move, Step } from '../../model/move.ts';
 import { stepsOf } from '../../model/seconds.ts';
+import { checkMoves } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
 import { type Walk, walksOf } from '../walks.ts';
 
@@ -10,7 +11,7 @@ import { type Walk, walksOf } from '../walks.ts';
  * A handover with nothing in hand: a step that lets the last hold on top go, or two holds at once, and takes
  * nothing. The last step of a move is left out: there the next position, or the finish, says what is held.
  */
-export const bareHandover: Check = (map) => map.moves.flatMap((move) => bareStepsOf(map, move));
+export const bareHandover: Check = checkMoves(bareStepsOf);
 
 function bareStepsOf(map: GuardMap, move: Move): Finding[] {
   const position = indexMap(map).position.get(move.position);

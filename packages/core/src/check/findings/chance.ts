@@ -1,31 +1,40 @@
 import { edit } from '../../documents/edit.ts';
+import type { Exchange } from '../../model/exchange.ts';
 import { indexMap } from '../../model/indexMap.ts';
+import type { Move } from '../../model/move.ts';
+import { remember } from '../../model/remember.ts';
 import type { Check, Finding } from '../finding.ts';
 
 /** A chance that is none, or that says nothing of where it comes from. */
-export const chance: Check = (map) =>
-  map.exchanges.flatMap((exchange): Finding[] => {
-    const place = { kind: 'exchange' as const, id: exchange.id };
-    const move = indexMap(map).move.get(exchange.move)?.name ?? exchange.move;
-    const found: Finding[] = [];
-    if (!(exchange.chance >= 0 && exchange.chance <= 1)) {
-      found.push({
-        code: 'chance-range',
-        severity: 'error',
-        place,
-        sentence: `An exchange of "${move}" has a chance of ${exchange.chance}.`,
-        mend: 'Give a chance between 0 and 1.',
-      });
-    }
-    if (!exchange.basis) {
-      found.push({
-        code: 'missing-basis',
-        severity: 'note',
-        place,
-        sentence: `An exchange of "${move}" does not say where its chance comes from.`,
-        mend: "Mark it as the coach's guess.",
-        command: edit('exchange', exchange, { ...exchange, basis: 'coach' }),
-      });
-    }
-    return found;
+export const chance: Check = (map) => {
+  const { move } = indexMap(map);
+  return map.exchanges.flatMap((exchange) => {
+    const of = move.get(exchange.move);
+    return of ? troubleOf(exchange, of) : [];
   });
+};
+
+const troubleOf = remember((exchange: Exchange, { name: move }: Move): Finding[] => {
+  const place = { kind: 'exchange' as const, id: exchange.id };
+  const found: Finding[] = [];
+  if (!(exchange.chance >= 0 && exchange.chance <= 1)) {
+    found.push({
+      code: 'chance-range',
+      severity: 'error',
+      place,
+      sentence: `An exchange of "${move}" has a chance of ${exchange.chance}.`,
+      mend: 'Give a chance between 0 and 1.',
+    });
+  }
+  if (!exchange.basis) {
+    found.push({
+      code: 'missing-basis',
+      severity: 'note',
+      place,
+      sentence: `An exchange of "${move}" does not say where its chance comes from.`,
+      mend: "Mark it as the coach's guess.",
+      command: edit('exchange', exchange, { ...exchange, basis: 'coach' }),
+    });
+  }
+  return found;
+});

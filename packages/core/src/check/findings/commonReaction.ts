@@ -1,5 +1,8 @@
-import { indexMap } from '../../model/indexMap.ts';
+import { byId } from '../../model/indexMap.ts';
+import type { Move } from '../../model/move.ts';
 import type { Position } from '../../model/position.ts';
+import type { Reaction } from '../../model/reaction.ts';
+import { remember } from '../../model/remember.ts';
 import { signOf } from '../../model/signs.ts';
 import type { Check, Finding } from '../finding.ts';
 
@@ -11,33 +14,40 @@ const listed = (position: Position): Set<string> =>
   new Set(position.looks.flatMap((look) => look.reactions.map(({ id }) => id)));
 
 /** What top does in most positions of the same system and stance, but never here as far as the map says. */
-export const commonReaction: Check = (map) => {
-  const index = indexMap(map);
-  const lists = new Map(map.positions.map((position) => [position.id, listed(position)]));
-  const groups = new Map<string, Position[]>();
-  for (const position of map.positions) {
-    for (const system of position.systems) {
-      const key = `${system} ${signOf(position.signs, 'top.stance')}`;
-      groups.set(key, [...(groups.get(key) ?? []), position]);
+export const commonReaction: Check = ({ positions, moves, reactions }) =>
+  findCommon(positions, moves, reactions);
+
+const findCommon = remember(
+  (positions: readonly Position[], moves: readonly Move[], reactions: readonly Reaction[]) => {
+    const moved = new Set(moves.map(({ position }) => position));
+    const names = byId(reactions);
+    const lists = new Map(positions.map((position) => [position.id, listed(position)]));
+    const groups = new Map<string, Position[]>();
+    for (const position of positions) {
+      for (const system of position.systems) {
+        const key = `${system} ${signOf(position.signs, 'top.stance')}`;
+        groups.set(key, [...(groups.get(key) ?? []), position]);
+      }
     }
-  }
-  const seen = new Set<string>();
-  return [...groups.values()].flatMap((group): Finding[] => {
-    const counts = new Map<string, number>();
-    for (const { id } of group) for (const met of lists.get(id)!) counts.set(met, (counts.get(met) ?? 0) + 1);
-    return group.flatMap((position): Finding[] => {
-      const own = lists.get(position.id)!;
-      if (own.size === 0 || index.movesOf(position.id).length === 0) return [];
-      return [...counts]
-        .filter(([id, count]) => !own.has(id) && count >= LEAST && count >= SHARE * (group.length - 1))
-        .filter(([id]) => !seen.has(`${position.id} ${id}`) && seen.add(`${position.id} ${id}`))
-        .map(([id, count]) => ({
-          code: 'common-reaction',
-          severity: 'note',
-          place: { kind: 'position', id: position.id, path: 'looks' },
-          sentence: `No look of "${position.name}" lists "${index.reaction.get(id)?.name}", which ${count} of ${group.length - 1} positions like it do.`,
-          mend: 'Add it to the look it answers, or leave it where top cannot do it.',
-        }));
+    const seen = new Set<string>();
+    return [...groups.values()].flatMap((group): Finding[] => {
+      const counts = new Map<string, number>();
+      for (const { id } of group)
+        for (const met of lists.get(id)!) counts.set(met, (counts.get(met) ?? 0) + 1);
+      return group.flatMap((position): Finding[] => {
+        const own = lists.get(position.id)!;
+        if (own.size === 0 || !moved.has(position.id)) return [];
+        return [...counts]
+          .filter(([id, count]) => !own.has(id) && count >= LEAST && count >= SHARE * (group.length - 1))
+          .filter(([id]) => !seen.has(`${position.id} ${id}`) && seen.add(`${position.id} ${id}`))
+          .map(([id, count]) => ({
+            code: 'common-reaction',
+            severity: 'note',
+            place: { kind: 'position', id: position.id, path: 'looks' },
+            sentence: `No look of "${position.name}" lists "${names.get(id)?.name}", which ${count} of ${group.length - 1} positions like it do.`,
+            mend: 'Add it to the look it answers, or leave it where top cannot do it.',
+          }));
+      });
     });
-  });
-};
+  },
+);

@@ -1,11 +1,12 @@
 import { reactionName } from '../../body/landingWords.ts';
 import { reactionKey } from '../../model/reaction.ts';
+import { checkMoves } from '../checkEach.ts';
 import type { Check } from '../finding.ts';
-import { holes } from '../holes.ts';
+import { holesOf } from '../holes.ts';
 
 /** A listed reaction without an answer. */
-export const hole: Check = (map) =>
-  holes(map).map(({ position, move, reaction }) => {
+export const hole: Check = checkMoves((map, of) =>
+  holesOf(map, of).map(({ position, move, reaction }) => {
     const name = reactionName(map, reaction);
     return {
       code: 'hole',
@@ -14,6 +15,7 @@ export const hole: Check = (map) =>
       sentence: `In "${position.name}", "${move.name}" has no answer when top ${lower(name)}.`,
       mend: 'Add the exchange, or take the reaction off this look.',
     };
-  });
+  }),
+);
 
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);

@@ -1,5 +1,6 @@
 import { signWords } from '../../body/words.ts';
 import { FACETS, type Facet, type Signs, signOf } from '../../model/signs.ts';
+import { checkPositions } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
 
 type Half = [facet: string, values: string[]];
@@ -51,27 +52,28 @@ function conflicts(signs: Signs): [Facet, Facet][] {
 }
 
 /** Two signs of one position that cannot both be so, or a posted hand that also holds. */
-export const impossibleSigns: Check = (map) =>
-  map.positions.flatMap((position): Finding[] => {
-    const { signs } = position;
-    const pairs = conflicts(signs).map(([a, b]) => ({
-      words: `${signWords(a, signOf(signs, a))} and ${signWords(b, signOf(signs, b))} cannot both be so`,
-      path: `signs.${a}`,
+export const impossibleSigns: Check = checkPositions((position) => {
+  const { signs } = position;
+  const pairs = conflicts(signs).map(([a, b]) => ({
+    words: `${signWords(a, signOf(signs, a))} and ${signWords(b, signOf(signs, b))} cannot both be so`,
+    path: `signs.${a}`,
+  }));
+  const busy = (['handL', 'handR'] as const)
+    .filter(
+      (hand) =>
+        signs[`top.${hand}`] === 'posted' && position.topHolds.some((hold) => hold.contacts.includes(hand)),
+    )
+    .map((hand) => ({
+      words: `${signWords(`top.${hand}`, 'posted')}, yet it holds`,
+      path: `signs.top.${hand}`,
     }));
-    const busy = (['handL', 'handR'] as const)
-      .filter(
-        (hand) =>
-          signs[`top.${hand}`] === 'posted' && position.topHolds.some((hold) => hold.contacts.includes(hand)),
-      )
-      .map((hand) => ({
-        words: `${signWords(`top.${hand}`, 'posted')}, yet it holds`,
-        path: `signs.top.${hand}`,
-      }));
-    return [...pairs, ...busy].map(({ words, path }) => ({
+  return [...pairs, ...busy].map(
+    ({ words, path }): Finding => ({
       code: 'impossible-signs',
       severity: 'error',
       place: { kind: 'position', id: position.id, path },
       sentence: `In "${position.name}" ${words}.`,
       mend: 'Take one of the two out.',
-    }));
-  });
+    }),
+  );
+});

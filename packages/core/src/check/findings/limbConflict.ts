@@ -1,18 +1,18 @@
 import { limbConflicts } from '../../body/limbConflicts.ts';
 import { wordContext } from '../../body/words.ts';
+import { checkPositions } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
 
 /** One contact that bears two holds in a position, bottom's or top's. */
-export const limbConflict: Check = (map) =>
-  map.positions.flatMap((position) => {
-    const context = wordContext(position);
-    const find = (list: 'holds' | 'topHolds'): Finding[] =>
-      limbConflicts(position[list], context).map((conflict) => ({
-        code: 'limb-conflict',
-        severity: 'error',
-        place: { kind: 'position', id: position.id, path: list },
-        sentence: `In "${position.name}" ${list === 'topHolds' ? "top's " : ''}${conflict.words}.`,
-        mend: 'Give one of the two to another contact, or take it out.',
-      }));
-    return [...find('holds'), ...find('topHolds')];
-  });
+export const limbConflict: Check = checkPositions((position) => {
+  const context = wordContext(position);
+  const find = (list: 'holds' | 'topHolds'): Finding[] =>
+    limbConflicts(position[list], context).map((conflict) => ({
+      code: 'limb-conflict',
+      severity: 'error',
+      place: { kind: 'position', id: position.id, path: list },
+      sentence: `In "${position.name}" ${list === 'topHolds' ? "top's " : ''}${conflict.words}.`,
+      mend: 'Give one of the two to another contact, or take it out.',
+    }));
+  return [...find('holds'), ...find('topHolds')];
+});

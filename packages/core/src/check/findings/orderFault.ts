@@ -6,16 +6,16 @@ import type { GuardMap } from '../../model/map.ts';
 import type { Move, Step } from '../../model/move.ts';
 import { stepsOf } from '../../model/seconds.ts';
 import { signOf } from '../../model/signs.ts';
+import { checkMoves } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
 import { walksOf } from '../walks.ts';
 
 /** A step before one it must come after, and legs that open while an own heel or knee line is exposed. */
-export const orderFault: Check = (map) =>
-  map.moves.flatMap((move) => [
-    ...wrongOrder(move, move.steps),
-    ...move.variants.flatMap((variant) => wrongOrder(move, variant.steps, variant.id)),
-    ...opensExposed(map, move),
-  ]);
+export const orderFault: Check = checkMoves((map, move) => [
+  ...wrongOrder(move, move.steps),
+  ...move.variants.flatMap((variant) => wrongOrder(move, variant.steps, variant.id)),
+  ...opensExposed(map, move),
+]);
 
 function wrongOrder(move: Move, steps: readonly Step[], variant?: string): Finding[] {
   const place = new Map(steps.map(({ id }, i) => [id, i]));

@@ -6,6 +6,7 @@ import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
 import type { Move } from '../../model/move.ts';
 import { stepsOf } from '../../model/seconds.ts';
+import { checkMoves } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
 import { walksOf } from '../walks.ts';
 
@@ -13,7 +14,7 @@ import { walksOf } from '../walks.ts';
  * A step that lets go of what was not held, lets go too early of a hold marked to be kept, or takes with a limb that is
  * busy. A move may be meant for after a reaction, so only what goes wrong in every way it can begin counts.
  */
-export const stepTrouble: Check = (map) => map.moves.flatMap((move) => troublesOf(map, move));
+export const stepTrouble: Check = checkMoves(troublesOf);
 
 function troublesOf(map: GuardMap, move: Move): Finding[] {
   const position = indexMap(map).position.get(move.position);

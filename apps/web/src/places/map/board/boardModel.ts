@@ -1,4 +1,5 @@
 import {
+  answerTo,
   type Exchange,
   type GuardMap,
   indexMap,
@@ -94,11 +95,12 @@ export function boardOf(map: GuardMap, shown: (position: Position) => boolean): 
 /** What stands where a move meets a reaction; a position's own row has no cells. */
 export function cellOf(map: GuardMap, row: BoardRow, column: BoardColumn): BoardCell | undefined {
   if (row.kind === 'position') return undefined;
-  const met = indexMap(map)
-    .exchangesOf(row.move.id)
-    .filter(({ reaction }) => reactionKey(reaction) === column.key);
-  const shown = met.find(({ variant }) => variant === row.move.houseVariant) ?? met[0];
-  if (shown) return { kind: 'answer', exchange: shown, others: met.length - 1 };
+  const written = indexMap(map).exchangesOf(row.move.id);
+  const shown = answerTo(row.move, written, column.reaction);
+  if (shown) {
+    const met = written.filter(({ reaction }) => reactionKey(reaction) === column.key);
+    return { kind: 'answer', exchange: shown, others: met.length - 1 };
+  }
   const listed = row.look.reactions.some((ref) => reactionKey(ref) === column.key);
   return listed ? { kind: 'hole' } : { kind: 'unlisted' };
 }

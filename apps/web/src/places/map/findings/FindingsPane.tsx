@@ -1,6 +1,8 @@
 import { type Finding, type GuardMap, indexMap, type Severity } from '@aftersquall/core';
 import { CircleAlert, Info, TriangleAlert, Wrench } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from 'react-router';
+import { mapAddress } from '../../../components/addresses.ts';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../../components/RulesChoice.tsx';
 import { changeMap } from '../../../store/openMap.ts';
@@ -12,6 +14,8 @@ interface Props {
   map: GuardMap;
   findings: readonly Finding[];
   fresh: boolean;
+  /** They could not be worked out. */
+  failed: boolean;
   onJump: (selection: Selection, spot?: Spot) => void;
 }
 
@@ -24,7 +28,7 @@ const SEVERITIES: { severity: Severity; name: string; icon: typeof Info }[] = [
 const SHOWN = 60;
 
 /** Everything that deserves a look, by severity: where it is, what it says, how it can be mended. */
-export function FindingsPane({ map, findings, fresh, onJump }: Props) {
+export function FindingsPane({ map, findings, fresh, failed, onJump }: Props) {
   const codes = [...new Set(findings.map(({ code }) => code))].sort();
   const [code, setCode] = useState('');
   const [whole, setWhole] = useState<Severity>();
@@ -43,7 +47,8 @@ export function FindingsPane({ map, findings, fresh, onJump }: Props) {
           onChange={setCode}
         />
       </div>
-      {findings.length === 0 && fresh && <p>Nothing to mend: the map holds together.</p>}
+      {failed && <p className="hazard">The map could not be checked. The next change tries again.</p>}
+      {findings.length === 0 && fresh && !failed && <p>Nothing to mend: the map holds together.</p>}
       {SEVERITIES.map(({ severity, name, icon: Icon }) => {
         const list = shown.filter((finding) => finding.severity === severity);
         if (list.length === 0) return null;
@@ -72,20 +77,37 @@ export function FindingsPane({ map, findings, fresh, onJump }: Props) {
   );
 }
 
+const SHEETS: ReadonlySet<string> = new Set<SheetKind>(['position', 'move', 'reaction', 'exchange']);
+
+/** Where things are shown that have no sheet. */
+const PLACE_OF: Record<string, ((map: string, id: string) => string) | undefined> = {
+  system: (map, id) => `${mapAddress(map)}?system=${id}`,
+  chain: (map) => mapAddress(map, 'weigh?see=chains'),
+  opponent: (map) => mapAddress(map, 'weigh?see=opponent'),
+  scenario: (map) => mapAddress(map, 'weigh?see=what-if'),
+};
+
 function FindingRow({ map, finding, onJump }: Pick<Props, 'map' | 'onJump'> & { finding: Finding }) {
   const dispatch = useAppDispatch();
   const { place, sentence, mend, command } = finding;
+  const address = PLACE_OF[place.kind]?.(map.id, place.id);
   const jump = () => {
-    if (place.kind === 'map') return;
-    const selection = { kind: place.kind as SheetKind, id: place.id };
+    const kind = place.kind as SheetKind;
+    const selection = { kind, id: place.id };
     const move = finding.code === 'hole' ? indexMap(map).move.get(place.id) : undefined;
     onJump(selection, move && { row: move.id, column: place.path ?? 'none' });
   };
   return (
     <div className="finding">
-      <button type="button" onClick={jump}>
-        {sentence}
-      </button>
+      {address ? (
+        <Link to={address}>{sentence}</Link>
+      ) : SHEETS.has(place.kind) ? (
+        <button type="button" onClick={jump}>
+          {sentence}
+        </button>
+      ) : (
+        <span>{sentence}</span>
+      )}
       <div className="mend">
         <span>{mend}</span>
         {command && (

@@ -9,13 +9,13 @@ import {
   weighMap,
 } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { mapWeigher } from './mapWeigher.ts';
+import { createWeighingEngine } from './weighingEngine.ts';
 
 const demo = parseMapFile(
   readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const opened = () => {
-  const weigher = mapWeigher();
+  const weigher = createWeighingEngine();
   weigher.open(demo);
   return weigher;
 };

@@ -1,13 +1,13 @@
 import { type Response, responseFor, responses, TRUSTS } from '../game/restrictedResponse.ts';
 import { type StochasticSolution, solveStochasticGame } from '../game/solveStochasticGame.ts';
 import type { GuardMap } from '../model/map.ts';
-import { type GameCell, type MapGame, mapGame, type WeighOptions, waitingWorth } from './mapGame.ts';
+import { type MapGame, mapGame, type WeighOptions, waitingWorth } from './mapGame.ts';
 import { type MapStochasticGame, toStochasticGame } from './toStochasticGame.ts';
 
 const TINY = 1e-9;
 
 /** A map solved for every trust that is asked for: a plan is then only chosen. */
-export interface WeighedUp {
+export interface TrustSolutions {
   game: MapGame;
   /** Of the positions, summing to one. */
   weights: number[];
@@ -19,28 +19,28 @@ export interface WeighedUp {
  * @param start values to begin from
  * @param onProgress told how far the work is, in [0, 1]
  */
-export function weighedUp(
+export function solveForTrusts(
   map: GuardMap,
   options: WeighOptions = {},
   start?: readonly number[],
   onProgress?: (share: number) => void,
-): WeighedUp {
+): TrustSolutions {
   const weights = entryWeights(map);
   const game = mapGame(map, options);
   if (game.states.some(({ looks }) => looks.some(({ known }) => known))) {
     const found = responses((trust, near) => {
-      const watch = watched(onProgress, TRUSTS.indexOf(trust), TRUSTS.length);
+      const watch = progressOf(onProgress, TRUSTS.indexOf(trust), TRUSTS.length);
       return solveAsMapped(game, trust, near ?? start, watch);
     });
     return { game, weights, found };
   }
-  const { game: built, solution } = solveAsMapped(game, 0, start, watched(onProgress, 0, 1));
+  const { game: built, solution } = solveAsMapped(game, 0, start, progressOf(onProgress, 0, 1));
   const { value } = solution;
   return { game, weights, found: [{ trust: 0, game: built, solution, gain: value, worst: value }] };
 }
 
 /** Reads residuals that shrink by shares as progress of the i-th of some solves; it never goes back. */
-function watched(onProgress: ((share: number) => void) | undefined, i: number, of: number) {
+function progressOf(onProgress: ((share: number) => void) | undefined, i: number, of: number) {
   let first = 0;
   let far = 0;
   return (residual: number): void => {
@@ -52,7 +52,7 @@ function watched(onProgress: ((share: number) => void) | undefined, i: number, o
 }
 
 /** The plans made, with what they gain and risk at the entries. */
-export const tradesOf = ({ found, weights }: WeighedUp): Trade[] =>
+export const tradesOf = ({ found, weights }: TrustSolutions): Trade[] =>
   found.map(({ trust, gain, worst }) => ({
     trust,
     gain: entryValue(gain, weights),
@@ -88,32 +88,40 @@ export function entryWeights(map: GuardMap): number[] {
   return weights.map((weight) => weight / total);
 }
 
-/** A hole is worth the lesser of waiting and staying; which of them that is shows once the values are known. */
+/**
+ * Solves the map with every hole worth the lesser of waiting and staying. Which of the two that is depends on the
+ * values, so it is solved again with what the last values say, until nothing changes (at most five times).
+ */
 function solveAsMapped(
   game: MapGame,
   trust: number,
   start: readonly number[] | undefined,
   onStage: (residual: number) => void,
 ): { game: MapStochasticGame; solution: StochasticSolution } {
-  let staying: ReadonlySet<GameCell> = new Set();
+  let staying: ReadonlySet<number> = new Set();
   for (let round = 0, near = start; ; round++) {
     const built = toStochasticGame(game, 'as-mapped', staying, trust);
     const solution = solveStochasticGame(built, { start: near, onStage });
-    const worse = stayingHoles(game, solution.value);
-    if (round >= 5 || (worse.size === staying.size && [...worse].every((cell) => staying.has(cell))))
+    const worse = holesWorseThanWaiting(game, solution.value);
+    if (round >= 5 || (worse.size === staying.size && [...worse].every((hole) => staying.has(hole))))
       return { game: built, solution };
     staying = worse;
     near = solution.value;
   }
 }
 
-/** The holes in which staying is worth less than waiting. */
-function stayingHoles(game: MapGame, values: readonly number[]): Set<GameCell> {
+/** The numbers of the holes in which staying is worth less than waiting. */
+function holesWorseThanWaiting(game: MapGame, values: readonly number[]): Set<number> {
   return new Set(
     game.states.flatMap(({ position, looks }, s) => {
       const waiting = waitingWorth(game, values, position);
-      const worse = ({ exchange, gamma }: GameCell) => !exchange && gamma * values[s]! < waiting - TINY;
-      return looks.flatMap(({ cells }) => cells.flat().filter(worse));
+      return looks.flatMap(({ cells }) =>
+        cells
+          .flat()
+          .flatMap(({ hole, gamma }) =>
+            hole !== undefined && gamma * values[s]! < waiting - TINY ? [hole] : [],
+          ),
+      );
     }),
   );
 }

@@ -1,4 +1,3 @@
-import { translateApparel, translateHold } from '../body/translateApparel.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { isCloth } from '../model/holdPattern.ts';
 import { indexMap } from '../model/indexMap.ts';
@@ -6,6 +5,7 @@ import type { GuardMap } from '../model/map.ts';
 import { isOutcome } from '../model/outcome.ts';
 import type { Apparel } from '../model/primitives.ts';
 import { stepsOf } from '../model/seconds.ts';
+import { translateApparel, translateHold } from './translateApparel.ts';
 
 /** Whether an exchange can be played in an apparel: where it starts, where it leads, what it needs and takes. */
 export function playable(map: GuardMap, exchange: Exchange, apparel: Apparel): boolean {

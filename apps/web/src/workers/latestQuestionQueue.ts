@@ -1,4 +1,5 @@
 import type { GuardMap, Weighing, WeighOptions } from '@aftersquall/core';
+import { EngineStopped } from './engine.ts';
 import { optionsKey } from './optionsKey.ts';
 
 export interface WeighState {
@@ -17,8 +18,8 @@ export interface WeighState {
 
 /** Where the work is done. */
 export interface Bench {
-  open(map: GuardMap): void;
   weigh(
+    map: GuardMap,
     options: WeighOptions,
     start: readonly number[] | undefined,
     onProgress: (share: number) => void,
@@ -27,7 +28,7 @@ export interface Bench {
   end(): void;
 }
 
-export interface Desk {
+export interface QuestionQueue {
   ask(map: GuardMap, options: WeighOptions): void;
   /** Ends the work and says so; what was shown stays. */
   stop(): void;
@@ -43,75 +44,73 @@ interface Question {
 export const NOT_YET: WeighState = { stale: true, stopped: false };
 
 /** Answers that have been worked out, by map and question, so that places need not ask again. */
-const known = new WeakMap<GuardMap, Map<string, Weighing>>();
-const MOST_KNOWN = 12;
+const answered = new WeakMap<GuardMap, Map<string, Weighing>>();
+const MOST_ANSWERED = 12;
 
 function remember({ map, options }: Question, weighing: Weighing): void {
-  const answers = known.get(map) ?? new Map<string, Weighing>();
-  known.set(map, answers);
+  const answers = answered.get(map) ?? new Map<string, Weighing>();
+  answered.set(map, answers);
   answers.set(optionsKey(options), weighing);
   const [oldest] = answers.keys();
-  if (answers.size > MOST_KNOWN) answers.delete(oldest!);
+  if (answers.size > MOST_ANSWERED) answers.delete(oldest!);
 }
 
 /**
  * Takes questions about maps and has them worked out one at a time. While a newer question is worked on the last answer
  * stands, marked as stale; of several questions in a row only the last is answered, from where the one before ended.
  */
-export function weighingDesk(setUp: () => Bench, show: (state: WeighState) => void): Desk {
-  let bench: { at: Bench; map: GuardMap } | undefined;
+export function latestQuestionQueue(bench: Bench, show: (state: WeighState) => void): QuestionQueue {
   let asked: Question | undefined;
   let wanted: Question | undefined;
   let last: Weighing | undefined;
   let state = NOT_YET;
-  let busy = false;
+  /** The work that is under way, if any is. */
+  let turn: object | undefined;
   const tell = (next: WeighState) => {
     state = next;
     show(next);
   };
 
-  /** Works until nothing is wanted; a bench that was ended never answers, so that its turn ends with it. */
-  async function work(mine: { at: Bench; map: GuardMap }): Promise<void> {
-    busy = true;
+  /** Works until nothing is wanted. What was stopped never answers; its turn ends with it. */
+  async function work(mine: object): Promise<void> {
     while (wanted) {
       const question = wanted;
       wanted = undefined;
-      if (mine.map !== question.map) {
-        mine.at.open(question.map);
-        mine.map = question.map;
-      }
       const fits = last?.values.length === question.map.positions.length;
       try {
-        const weighing = await mine.at.weigh(
+        const weighing = await bench.weigh(
+          question.map,
           question.options,
           fits ? last?.values : undefined,
           (progress) => {
             if (state.stale && !state.stopped) tell({ ...state, progress });
           },
         );
+        if (turn !== mine) return;
         remember(question, weighing);
         last = weighing;
         // Another question may have been asked, and found answered, since.
         if (asked === question || wanted)
           tell({ weighing, of: question.map, stale: Boolean(wanted), stopped: false });
       } catch (error) {
-        if (asked === question) tell({ trouble: (error as Error).message, stale: false, stopped: false });
+        if (turn !== mine) return;
+        if (error instanceof EngineStopped) tell({ ...state, stopped: true });
+        else if (asked === question)
+          tell({ trouble: sentenceOf(error as Error), stale: false, stopped: false });
       }
     }
-    busy = false;
+    if (turn === mine) turn = undefined;
   }
 
   function close(): void {
-    bench?.at.end();
-    bench = undefined;
+    turn = undefined;
     wanted = undefined;
-    busy = false;
   }
 
   return {
     ask(map, options) {
       asked = { map, options };
-      const answer = known.get(map)?.get(optionsKey(options));
+      const answer = answered.get(map)?.get(optionsKey(options));
       if (answer) {
         wanted = undefined;
         last = answer;
@@ -120,17 +119,20 @@ export function weighingDesk(setUp: () => Bench, show: (state: WeighState) => vo
       }
       wanted = asked;
       tell({ ...state, stale: true, stopped: false });
-      if (!bench) {
-        bench = { at: setUp(), map };
-        bench.at.open(map);
-      }
-      if (!busy) void work(bench);
+      if (turn) return;
+      turn = {};
+      void work(turn);
     },
     stop() {
       close();
+      bench.end();
       const { progress: _, ...rest } = state;
       tell({ ...rest, stopped: true });
     },
     close,
   };
 }
+
+/** What the core refuses comes with a sentence; of anything else a coach need not read the words. */
+const sentenceOf = ({ name, message }: Error): string =>
+  name === 'RangeError' ? message : 'something went wrong while weighing; change anything to try again';

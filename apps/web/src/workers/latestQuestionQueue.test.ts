@@ -1,8 +1,9 @@
 import { emptyMap, type GuardMap, type Weighing, type WeighOptions } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { type Bench, type WeighState, weighingDesk } from './weighingDesk.ts';
+import { type Bench, latestQuestionQueue, type WeighState } from './latestQuestionQueue.ts';
 
 interface Asked {
+  map: GuardMap;
   options: WeighOptions;
   start: readonly number[] | undefined;
   answer: (entry: number) => Promise<void>;
@@ -19,35 +20,31 @@ const aMap = (): GuardMap => ({ ...emptyMap('m', 'M'), positions: [{ id: 'p' }] 
 
 function atDesk() {
   const asked: Asked[] = [];
-  const opened: GuardMap[] = [];
   const shown: WeighState[] = [];
   let ended = 0;
-  const setUp = (): Bench => {
-    let over = false;
-    return {
-      open: (map) => opened.push(map),
-      weigh: (options, start, onProgress) =>
-        new Promise((resolve, reject) => {
-          const unlessOver = async (act: () => void) => {
-            if (!over) act();
-            await settle();
-          };
-          asked.push({
-            options,
-            start,
-            answer: (entry) => unlessOver(() => resolve(weighing(entry))),
-            refuse: (message) => unlessOver(() => reject(new Error(message))),
-            progress: onProgress,
-          });
-        }),
-      end: () => {
-        over = true;
-        ended++;
-      },
-    };
+  const bench: Bench = {
+    weigh: (map, options, start, onProgress) =>
+      new Promise((resolve, reject) => {
+        const stops = ended;
+        const unlessOver = async (act: () => void) => {
+          if (stops === ended) act();
+          await settle();
+        };
+        asked.push({
+          map,
+          options,
+          start,
+          answer: (entry) => unlessOver(() => resolve(weighing(entry))),
+          refuse: (message) => unlessOver(() => reject(new RangeError(message))),
+          progress: onProgress,
+        });
+      }),
+    end: () => {
+      ended++;
+    },
   };
-  const desk = weighingDesk(setUp, (state) => shown.push(state));
-  return { desk, asked, opened, shown, now: () => shown.at(-1)!, ended: () => ended };
+  const desk = latestQuestionQueue(bench, (state) => shown.push(state));
+  return { desk, asked, shown, now: () => shown.at(-1)!, ended: () => ended };
 }
 
 describe('the desk where maps are weighed', () => {
@@ -103,13 +100,13 @@ describe('the desk where maps are weighed', () => {
   });
 
   it('says why a map cannot be weighed, and weighs the next one', async () => {
-    const { desk, asked, opened, now } = atDesk();
+    const { desk, asked, now } = atDesk();
     const [map, mended] = [aMap(), aMap()];
     desk.ask(map, {});
     await asked[0]!.refuse('no position is an entry');
     expect(now()).toEqual({ trouble: 'no position is an entry', stale: false, stopped: false });
     desk.ask(mended, {});
-    expect(opened).toEqual([map, mended]);
+    expect(asked.map((question) => question.map)).toEqual([map, mended]);
     await asked[1]!.answer(2);
     expect(now()).toEqual({ weighing: weighing(2), of: mended, stale: false, stopped: false });
   });

@@ -1,0 +1,57 @@
+import type { GuardMap } from '@aftersquall/core';
+import { type Remote, wrap } from 'comlink';
+import { bringUpTo } from './mapMirror.ts';
+import type { WeighingEngine } from './weighingEngine.ts';
+
+interface Running {
+  worker: Worker;
+  remote: Remote<WeighingEngine>;
+  /** The map that is open in it. */
+  map: GuardMap | undefined;
+  /** Fails when the worker is stopped. */
+  stopped: Promise<never>;
+  stop: () => void;
+}
+
+/**
+ * The one worker of the page that weighs, with the map that was asked about last. Everything that is asked about a map
+ * is asked here, so that the map is sent once and solved once.
+ */
+let running: Running | undefined;
+
+/** What was being worked out when the engine was stopped; it is never answered. */
+export class EngineStopped extends Error {}
+
+/** Asks the engine about a map; questions are answered in their order. @throws EngineStopped when it is stopped. */
+export function askEngine<T>(
+  map: GuardMap,
+  question: (engine: Remote<WeighingEngine>) => Promise<T>,
+): Promise<T> {
+  running ??= start();
+  const upToDate = bringUpTo(running.remote, running.map, map);
+  running.map = map;
+  // Asked in the same breath: the worker takes one thing after the other.
+  const answer = Promise.all([question(running.remote), upToDate]).then(([found]) => found);
+  return Promise.race([answer, running.stopped]);
+}
+
+/** Ends whatever is being worked out. */
+export function stopEngine(): void {
+  running?.stop();
+  running = undefined;
+}
+
+function start(): Running {
+  const worker = new Worker(new URL('./weigher.worker.ts', import.meta.url), { type: 'module' });
+  let fail: (error: Error) => void = () => undefined;
+  const stopped = new Promise<never>((_, reject) => {
+    fail = reject;
+  });
+  // Nobody need have asked anything.
+  stopped.catch(() => undefined);
+  const stop = () => {
+    worker.terminate();
+    fail(new EngineStopped('The work was stopped.'));
+  };
+  return { worker, remote: wrap<WeighingEngine>(worker), map: undefined, stopped, stop };
+}
