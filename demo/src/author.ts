@@ -21,7 +21,7 @@ type Input<K extends 'positions' | 'moves' | 'reactions' | 'exchanges'> = NonNul
 >[number];
 
 /** "sleeve.R.cuff", "own:shin.L", "mat". */
-export function target(text: string): Target {
+function target(text: string): Target {
   const [of, place] = text.startsWith('own:') ? (['own', text.slice(4)] as const) : (['top', text] as const);
   if (place === 'mat') return { of: 'mat', part: 'mat', side: 'C' };
   const [part, side = 'C', at] = place.split('.');
@@ -29,7 +29,7 @@ export function target(text: string): Target {
 }
 
 /** "handR grip collar.R deep keep | neck.C": contacts, action, target, marks, fallbacks. */
-export function hold(text: string): Hold {
+function hold(text: string): Hold {
   const [main = '', ...fallbacks] = text.split('|').map((part) => part.trim());
   const [contacts = '', action, on = '', ...marks] = main.split(' ');
   const depth = marks.find((mark) => mark !== 'keep') as Depth | undefined;
@@ -43,10 +43,9 @@ export function hold(text: string): Hold {
     ...(fallbacks.length > 0 && { fallbacks: fallbacks.map(target) }),
   };
 }
-export const holds = (...texts: string[]): Hold[] => texts.map(hold);
 
 /** "grip collar.R", "* sleeve.R", "underhook *": an action and a part, either left open. */
-export function pattern(text: string): HoldPattern {
+function pattern(text: string): HoldPattern {
   const [action, on = '*'] = text.split(' ');
   const [part, side, at] = on.split('.');
   return {
@@ -58,7 +57,7 @@ export function pattern(text: string): HoldPattern {
 }
 
 /** A position by id ("~id" on the other side) or an outcome by its kind. */
-export function landing(text: string): Landing {
+function landing(text: string): Landing {
   if ((OUTCOMES as readonly string[]).includes(text)) return { outcome: text as Outcome };
   return text.startsWith('~') ? { position: text.slice(1), mirrored: true } : { position: text };
 }

@@ -1,137 +1,183 @@
-export * from './balance/blockedPosts.ts';
-export * from './balance/bodyModel.ts';
-export * from './balance/bodyTables.ts';
-export * from './balance/checkSweep.ts';
-export * from './balance/convexHull.ts';
-export * from './balance/stances.ts';
-export * from './balance/tipping.ts';
-export * from './balance/tippingProfile.ts';
-export * from './balance/topSetup.ts';
-export * from './balance/weakestArc.ts';
-export * from './body/afterReaction.ts';
-export * from './body/followSteps.ts';
-export * from './body/landingWords.ts';
-export * from './body/limbConflicts.ts';
-export * from './body/mirror.ts';
-export * from './body/playable.ts';
-export * from './body/releaseContacts.ts';
-export * from './body/translateApparel.ts';
-export * from './body/words.ts';
-export * from './check/finding.ts';
-export * from './check/holes.ts';
-export * from './check/validateMap.ts';
-export * from './contract/openApi.ts';
-export * from './contract/route.ts';
-export * from './contract/routes.ts';
-export * from './contract/shapes.ts';
-export * from './documents/applyCommand.ts';
-export * from './documents/applyCommand.ts';
+// What the server, the screens and scripts use of the core. What only the core itself uses stays inside.
+export { type Build, GRAVITY, MASS_RANGE, STATURE_RANGE } from './balance/bodyTables.ts';
+export { checkSweep, momentOfSweep, type SweepCheck, USUAL_BUILD } from './balance/checkSweep.ts';
+export { convexHull, type Point } from './balance/convexHull.ts';
+export { STANCE_NAMES, STANCES, type StanceName } from './balance/stances.ts';
+export { heading, tipping } from './balance/tipping.ts';
 export {
-  type BatchCommand,
+  type Post,
+  type ProfileDirection,
+  type TippingProfile,
+  tippingProfile,
+} from './balance/tippingProfile.ts';
+export { topSetup } from './balance/topSetup.ts';
+export { weakestArc } from './balance/weakestArc.ts';
+export type { Moment } from './body/followSteps.ts';
+export { landingWords, OUTCOME_GOOD, OUTCOME_WORDS, reactionName } from './body/landingWords.ts';
+export { limbConflicts } from './body/limbConflicts.ts';
+export { mirror, sided } from './body/mirror.ts';
+export { playable } from './body/playable.ts';
+export { translateApparel } from './body/translateApparel.ts';
+export {
+  conditionWords,
+  contactName,
+  facetName,
+  holdWords,
+  joinWords,
+  patternWords,
+  signsWords,
+  signWords,
+  targetName,
+  type WordContext,
+  wordContext,
+} from './body/words.ts';
+export type { Finding, Severity } from './check/finding.ts';
+export { type Hole, holes } from './check/holes.ts';
+export { validateMap } from './check/validateMap.ts';
+export { printOpenApi } from './contract/openApi.ts';
+export { type AnswerOf, addressOf, type CallOf, type InputOf, isText, type Route } from './contract/route.ts';
+export { ROUTES, type RouteName } from './contract/routes.ts';
+export {
+  type Change,
+  type ChangeEvent,
+  ChangeEventSchema,
+  type DocumentAddress,
+  type DocumentSummary,
+  type FieldOverlap,
+  type HistoryLine,
+  type MadeChange,
+  type RefusalBody,
+  type StoredDocument,
+} from './contract/shapes.ts';
+export { type Applied, applyCommand } from './documents/applyCommand.ts';
+export {
   batch,
   type Command,
-  CommandSchema,
-  type DescribeCommand,
   describe as describeHead,
-  type FieldChange,
-  type PutCommand,
   place,
   put,
-  type RemoveCommand,
   remove,
-  removeAlone,
-  type SetCommand,
   set as setFields,
 } from './documents/command.ts';
-export * from './documents/defineDocument.ts';
-export * from './documents/describeChange.ts';
-export * from './documents/diffDocuments.ts';
-export * from './documents/documentIssues.ts';
-export * from './documents/documentIssues.ts';
-export * from './documents/documentKinds.ts';
-export * from './documents/duplicate.ts';
-export * from './documents/edit.ts';
-export * from './documents/entities.ts';
-export * from './documents/fieldChanges.ts';
-export * from './documents/fields.ts';
-export * from './documents/fieldValue.ts';
-export * from './documents/issue.ts';
-export * from './documents/issue.ts';
-export * from './documents/rebase.ts';
-export * from './documents/zodIssues.ts';
-export * from './documents/zodIssues.ts';
-export * from './drill/blockTime.ts';
-export * from './drill/chooseWithin.ts';
-export * from './drill/coverArcs.ts';
-export * from './drill/coverChains.ts';
-export * from './drill/fillReps.ts';
-export * from './drill/linkOf.ts';
-export * from './drill/matRun.ts';
-export * from './drill/planClass.ts';
-export * from './drill/setupLength.ts';
-export * from './formats/lineSyntax.ts';
-export * from './formats/mapFile.ts';
-export * from './formats/mapJsonSchema.ts';
-export * from './formats/printGraphml.ts';
-export * from './formats/printLines.ts';
-export * from './formats/readLines.ts';
-export * from './formats/setAnswer.ts';
-export * from './formats/weighingSheet.ts';
-export * from './formats/writeAnswer.ts';
-export * from './game/absorption.ts';
-export * from './game/restrictedResponse.ts';
-export * from './game/seeded.ts';
-export * from './game/shortestPaths.ts';
-export * from './game/solveLook.ts';
-export * from './game/solveMatrixGame.ts';
-export * from './game/solveStochasticGame.ts';
-export * from './game/stochasticGame.ts';
-export * from './model/answerTo.ts';
-export * from './model/chain.ts';
-export * from './model/classPlan.ts';
-export * from './model/club.ts';
-export * from './model/contacts.ts';
-export * from './model/exchange.ts';
-export * from './model/freshId.ts';
-export * from './model/hazards.ts';
-export * from './model/hold.ts';
-export * from './model/holdPattern.ts';
-export * from './model/indexMap.ts';
-export * from './model/joint.ts';
-export * from './model/map.ts';
-export * from './model/move.ts';
-export * from './model/notes.ts';
-export * from './model/opponent.ts';
-export * from './model/outcome.ts';
-export * from './model/position.ts';
-export * from './model/primitives.ts';
-export * from './model/reaction.ts';
-export * from './model/rulesProfile.ts';
-export * from './model/scenario.ts';
-export * from './model/seconds.ts';
-export * from './model/signs.ts';
-export * from './read/nearestPositions.ts';
-export * from './read/readAsTop.ts';
-export * from './read/readMove.ts';
-export * from './read/readReaction.ts';
-export * from './read/suggestAnswers.ts';
-export * from './rules/legality.ts';
-export * from './rules/loadedJoints.ts';
-export * from './rules/shippedProfiles.ts';
-export * from './weigh/bestChains.ts';
-export * from './weigh/exchangeWorths.ts';
-export * from './weigh/findDilemmas.ts';
-export * from './weigh/findHoles.ts';
-export * from './weigh/holdDependence.ts';
-export * from './weigh/mapGame.ts';
-export * from './weigh/outcomeOdds.ts';
-export * from './weigh/outcomePoints.ts';
-export * from './weigh/pointsText.ts';
-export * from './weigh/scenarioOptions.ts';
-export * from './weigh/sensitivity.ts';
-export * from './weigh/solveForTrusts.ts';
-export * from './weigh/solveMap.ts';
-export * from './weigh/topSheet.ts';
-export * from './weigh/toStochasticGame.ts';
-export * from './weigh/visitRates.ts';
-export * from './weigh/weighMap.ts';
+export { type AnyDocument, defineDocument } from './documents/defineDocument.ts';
+export { describeChange, describeField, describeValue } from './documents/describeChange.ts';
+export { diffDocuments } from './documents/diffDocuments.ts';
+export { badReferences } from './documents/documentIssues.ts';
+export {
+  DOCUMENT_KIND_NAMES,
+  DOCUMENT_KINDS,
+  type DocumentKindName,
+  type DocumentOf,
+  documentKindOf,
+} from './documents/documentKinds.ts';
+export { duplicatePosition, duplicateSystem } from './documents/duplicate.ts';
+export { edit, isEmpty } from './documents/edit.ts';
+export { type Field, fieldsOfChange, isOrder, overlap, withoutFields } from './documents/fields.ts';
+export { fieldValue } from './documents/fieldValue.ts';
+export { type Issue, RefusedError } from './documents/issue.ts';
+export { commandOf, rebase } from './documents/rebase.ts';
+export { zodIssues } from './documents/zodIssues.ts';
+export { blockTime, classSeconds } from './drill/blockTime.ts';
+export { chooseWithin } from './drill/chooseWithin.ts';
+export { coverArcs, coverBound } from './drill/coverArcs.ts';
+export { coverChains } from './drill/coverChains.ts';
+export { fillReps, type RepSum } from './drill/fillReps.ts';
+export { matRun, type Segment, segmentAt, segmentStart } from './drill/matRun.ts';
+export { type PlannedClass, planClass } from './drill/planClass.ts';
+export { isOutcomeWord, type LineError, type Named, parseAnswer, quoteName } from './formats/lineSyntax.ts';
+export { parseMap, parseMapFile, printMapFile } from './formats/mapFile.ts';
+export { mapJsonSchema } from './formats/mapJsonSchema.ts';
+export { printGraphml } from './formats/printGraphml.ts';
+export { callName, printLines } from './formats/printLines.ts';
+export { type LineChange, readAllLines } from './formats/readLines.ts';
+export { printWeighingSheet, WEIGHING_SHEETS, type WeighingSheet } from './formats/weighingSheet.ts';
+export { type Answer, type LandingChoice, writeAnswer } from './formats/writeAnswer.ts';
+export { absorption } from './game/absorption.ts';
+export { seeded } from './game/seeded.ts';
+export { shortestPaths } from './game/shortestPaths.ts';
+export { solveMatrixGame } from './game/solveMatrixGame.ts';
+export { solveStochasticGame } from './game/solveStochasticGame.ts';
+export type { StochasticGame } from './game/stochasticGame.ts';
+export { answerTo } from './model/answerTo.ts';
+export {
+  type Block,
+  CLASS_FORMAT,
+  CLASS_VERSION,
+  type ClassPlan,
+  ClassSchema,
+  type DrilledBlock,
+} from './model/classPlan.ts';
+export { emptyClub } from './model/club.ts';
+export { CONTACTS, type Contact } from './model/contacts.ts';
+export { type Basis, type Exchange, ExchangeSchema } from './model/exchange.ts';
+export { freshId } from './model/freshId.ts';
+export { HAZARD_TAGS, type HazardTag } from './model/hazards.ts';
+export {
+  DEPTHS,
+  type Depth,
+  type GripPlace,
+  HOLD_ACTIONS,
+  type Hold,
+  type HoldAction,
+  type HoldClass,
+  type HoldPattern,
+  HoldSchema,
+  PARTS,
+  type Part,
+  type Target,
+} from './model/hold.ts';
+export { matchesPattern, patternOf } from './model/holdPattern.ts';
+export { indexMap } from './model/indexMap.ts';
+export { JOINTS } from './model/joint.ts';
+export {
+  ENTITY_SCHEMAS,
+  type EntityKind,
+  type EntityOf,
+  emptyMap,
+  type GuardMap,
+  type GuardMapInput,
+  MapSchema,
+} from './model/map.ts';
+export { MOVE_KINDS, type Move, type MoveKind, MoveSchema, type Step, type Variant } from './model/move.ts';
+export { BUILD_VALUES, type Fault, type Fit, FitSchema } from './model/notes.ts';
+export type { Opponent, Tendency } from './model/opponent.ts';
+export { isOutcome, type Landing, OUTCOMES, type Outcome } from './model/outcome.ts';
+export { type Look, type Position, PositionSchema, type System } from './model/position.ts';
+export { type Apparel, type Level, NameSchema, type Side } from './model/primitives.ts';
+export {
+  REACTION_GROUPS,
+  type Reaction,
+  type ReactionRef,
+  ReactionSchema,
+  reactionKey,
+} from './model/reaction.ts';
+export type { RulesProfile } from './model/rulesProfile.ts';
+export { type Scenario, ScenarioSchema, type WhatIf, WhatIfSchema } from './model/scenario.ts';
+export { exchangeSeconds, variantOf } from './model/seconds.ts';
+export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs, signOf } from './model/signs.ts';
+export { differences, type Nearest } from './read/nearestPositions.ts';
+export { readAsTop, type TopOption } from './read/readAsTop.ts';
+export type { Builds, Option, Rank } from './read/readMove.ts';
+export {
+  orderWords,
+  type Reading,
+  type ReadOption,
+  type ReadRequest,
+  readReaction,
+} from './read/readReaction.ts';
+export { suggestAnswers } from './read/suggestAnswers.ts';
+export { legality } from './rules/legality.ts';
+export { SHIPPED_PROFILES } from './rules/shippedProfiles.ts';
+export { bestChains } from './weigh/bestChains.ts';
+export { type Dilemma, findDilemmas, partingOf } from './weigh/findDilemmas.ts';
+export { findHoles, resolveHoles, type StakedHole } from './weigh/findHoles.ts';
+export { type Dependence, dependence, holdDependence, type TakenAway } from './weigh/holdDependence.ts';
+export type { WeighOptions } from './weigh/mapGame.ts';
+export { ENDS, type End, outcomeOdds, simulateRounds } from './weigh/outcomeOdds.ts';
+export { pointsText, signedPoints } from './weigh/pointsText.ts';
+export { scenarioOptions } from './weigh/scenarioOptions.ts';
+export { sensitivity } from './weigh/sensitivity.ts';
+export { solveForTrusts, type TrustSolutions, tradeCurve } from './weigh/solveForTrusts.ts';
+export { choosePlan, type LookPlan, solveMap } from './weigh/solveMap.ts';
+export { topSheet } from './weigh/topSheet.ts';
+export { describeWeighing, type Weighing, weighMap } from './weigh/weighMap.ts';

@@ -17,7 +17,7 @@ interface Found {
 const MOST = 12;
 
 /** Everything in a map that has a name, with where it is shown. */
-export function findable(map: GuardMap): Found[] {
+function findable(map: GuardMap): Found[] {
   const index = indexMap(map);
   const at = (kind: string, id: string) => `?sel=${kind}.${id}`;
   return [

@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What has been typed for the next class, kept while other places are looked at. */
-export interface ClassGoal {
+interface ClassGoal {
   name: string;
   minutes: string;
   people: string;

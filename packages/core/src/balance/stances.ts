@@ -2,7 +2,7 @@
 export type Aim = readonly [azimuth: number, elevation: number];
 
 /** The joint angles of one side. A foot is aimed from the heel to the toes. */
-export interface LegAngles {
+interface LegAngles {
   thigh: Aim;
   shank: Aim;
   foot: Aim;

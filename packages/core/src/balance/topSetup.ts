@@ -40,14 +40,14 @@ export function stanceOf(signs: Signs): StanceName {
 }
 
 /** Signs → how far the centre of mass moves, in metres: to the right, to the front. */
-export function shiftOf(signs: Signs): Point {
+function shiftOf(signs: Signs): Point {
   const forward = { centred: 0, forward: 0.1, back: -0.08 }[signOf(signs, 'top.weight') as 'centred'];
   const right = { even: 0, left: -0.07, right: 0.07 }[signOf(signs, 'top.lean') as 'even'];
   return [right, forward];
 }
 
 /** Signs → posts that stand because of them: posted hands, a head on the mat. */
-export function addedPosts(signs: Signs): Post[] {
+function addedPosts(signs: Signs): Post[] {
   const hands = (['handL', 'handR'] as const).filter((hand) => signOf(signs, `top.${hand}`) === 'posted');
   return [
     ...hands.map((contact): Post => ({ contact })),

@@ -57,7 +57,7 @@ export function targetName(target: Target, context: WordContext): string {
 }
 
 /** Cross or same-side, for a sided contact of bottom on a sided part of top; undefined where neither applies. */
-export function crossing(hold: Hold, context: WordContext): 'cross' | 'same-side' | undefined {
+function crossing(hold: Hold, context: WordContext): 'cross' | 'same-side' | undefined {
   const { target, contacts } = hold;
   if (target.of !== 'top' || target.side === 'C' || contacts.length !== 1) return undefined;
   const side = contacts[0]!.at(-1);

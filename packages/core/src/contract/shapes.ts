@@ -29,10 +29,10 @@ export const DocumentSummarySchema = z.strictObject({
 export type DocumentSummary = z.infer<typeof DocumentSummarySchema>;
 
 /** Made by whoever sends a change, once for each: the same key twice is the same change. */
-export const KeySchema = z
+const KeySchema = z
   .string()
   .regex(/^[A-Za-z0-9_-]{8,64}$/, '8 to 64 letters, digits, - and _, new for each change');
-export const WhoSchema = z.string().trim().max(60, 'at most 60 characters').default('');
+const WhoSchema = z.string().trim().max(60, 'at most 60 characters').default('');
 
 export const ChangeSchema = z.strictObject({
   /** The revision that the change was made for. */
@@ -67,13 +67,13 @@ export const HistoryLineSchema = z.strictObject({
 });
 export type HistoryLine = z.infer<typeof HistoryLineSchema>;
 
-export const IssueSchema = z.strictObject({
+const IssueSchema = z.strictObject({
   path: z.array(z.union([z.string(), z.number()])),
   message: z.string(),
 });
 
 /** A field that was changed elsewhere since `base`, with both values; absent where there is none. */
-export const FieldOverlapSchema = z.strictObject({
+const FieldOverlapSchema = z.strictObject({
   kind: z.string(),
   id: z.string(),
   path: z.array(z.string()),

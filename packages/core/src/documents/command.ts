@@ -7,7 +7,7 @@ import type { Entities, EntityKindName } from './entities.ts';
  * `['looks', 'pull', 'timing']`. Without a value the field, or the thing in its list, is taken out. A thing that
  * comes new into its list goes to place `at`, or to the end.
  */
-export const FieldChangeSchema = z.strictObject({
+const FieldChangeSchema = z.strictObject({
   path: z.array(z.string().max(200)).min(1, 'name the field').max(12),
   value: z.unknown().optional(),
   at: z.number().int().min(0).optional(),

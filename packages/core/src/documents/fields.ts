@@ -21,7 +21,7 @@ export const orderField = (kind: string): Field => ({ kind, id: ORDER, path: [] 
 export const isOrder = ({ id, path }: Field): boolean => id === ORDER || path.at(-1) === ORDER;
 
 /** The fields that a list of field changes touches: what comes or goes in an inner list touches its order too. */
-export function fieldsOfChanges(kind: string, id: string, changes: readonly FieldChange[]): Field[] {
+function fieldsOfChanges(kind: string, id: string, changes: readonly FieldChange[]): Field[] {
   return changes.flatMap(({ path, value, at }) => {
     const field = { kind, id, path };
     return value === undefined || at !== undefined

@@ -1,9 +1,9 @@
 import { type CoverFlow, coverFlow, type Decisions, type Prices, type Walks } from './cover/coverFlow.ts';
-import { type CoverArc, type CoverInput, type CoverProblem, coverProblem } from './cover/problem.ts';
+import { type CoverInput, type CoverProblem, coverProblem } from './cover/problem.ts';
 import { startFreeGroups } from './cover/startFree.ts';
 import { traceChains } from './cover/traceChains.ts';
 
-export type { CoverArc, CoverInput };
+export type { CoverInput };
 
 export interface Cover {
   chains: { start: string; arcs: string[] }[];

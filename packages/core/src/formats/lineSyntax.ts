@@ -80,7 +80,7 @@ function parseLine(source: string, line: number): Line {
 }
 
 /** What stands behind the arrow: result, chance, what happens else, time. */
-export type AnswerSyntax = Pick<Line, 'to' | 'chance' | 'otherwise' | 'seconds'>;
+type AnswerSyntax = Pick<Line, 'to' | 'chance' | 'otherwise' | 'seconds'>;
 
 function readTail(reader: Reader): AnswerSyntax {
   const to = reader.result();

@@ -2,14 +2,13 @@ import { z } from 'zod';
 import { HazardTagSchema } from './hazards.ts';
 import { ApparelSchema, IdSchema, NameSchema, TextSchema } from './primitives.ts';
 
-export const RESISTANCES = ['cooperative', 'guided', 'choice', 'light', 'full'] as const;
-export const ResistanceSchema = z.enum(RESISTANCES);
-export type Resistance = z.infer<typeof ResistanceSchema>;
+const RESISTANCES = ['cooperative', 'guided', 'choice', 'light', 'full'] as const;
+const ResistanceSchema = z.enum(RESISTANCES);
 
 const seconds = z.number().min(0, 'time cannot be negative').max(7200, 'at most two hours');
 
 /** One exchange of a block, with what it says kept, so that a class can still be read when the map moves on. */
-export const LinkSchema = z.strictObject({
+const LinkSchema = z.strictObject({
   exchange: IdSchema,
   mirrored: z.boolean().optional(),
   move: NameSchema,
@@ -43,7 +42,6 @@ export const BlockSchema = z.discriminatedUnion('kind', [
 ]);
 export type Block = z.infer<typeof BlockSchema>;
 export type DrilledBlock = Exclude<Block, { kind: 'rest' }>;
-export type RestBlock = Extract<Block, { kind: 'rest' }>;
 
 export const CLASS_FORMAT = 'aftersquall-class';
 export const CLASS_VERSION = 1;

@@ -5,7 +5,7 @@ import { IdSchema, LevelSchema, NameSchema, TextSchema } from './primitives.ts';
 import { RulesProfileSchema } from './rulesProfile.ts';
 
 export const CLUB_FORMAT = 'aftersquall-club';
-export const CLUB_VERSION = 1;
+const CLUB_VERSION = 1;
 
 /** Someone who trains, under an alias. Mass in kg, stature in m. */
 export const AthleteSchema = z.strictObject({

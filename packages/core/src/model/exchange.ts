@@ -3,7 +3,7 @@ import { LandingSchema } from './outcome.ts';
 import { ChanceSchema, IdSchema, SecondsSchema, TextSchema } from './primitives.ts';
 import { ReactionRefSchema, reactionKey } from './reaction.ts';
 
-export const BasisSchema = z.enum(['coach', 'logged', 'blended']);
+const BasisSchema = z.enum(['coach', 'logged', 'blended']);
 export type Basis = z.infer<typeof BasisSchema>;
 
 /**

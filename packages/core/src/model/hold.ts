@@ -22,11 +22,11 @@ export const HOLD_ACTIONS = [
   'lace',
   'press',
 ] as const;
-export const HoldActionSchema = z.enum(HOLD_ACTIONS);
+const HoldActionSchema = z.enum(HOLD_ACTIONS);
 export type HoldAction = z.infer<typeof HoldActionSchema>;
 
 export const CLOTH_PARTS = ['collar', 'lapel', 'sleeve', 'trousers', 'belt'] as const;
-export const BODY_PARTS = [
+const BODY_PARTS = [
   'wrist',
   'forearm',
   'elbow',
@@ -48,10 +48,10 @@ export const BODY_PARTS = [
   'toes',
 ] as const;
 export const PARTS = [...CLOTH_PARTS, ...BODY_PARTS, 'mat'] as const;
-export const PartSchema = z.enum(PARTS);
+const PartSchema = z.enum(PARTS);
 export type Part = z.infer<typeof PartSchema>;
 
-export const GripPlaceSchema = z.enum(['cuff', 'elbow', 'knee', 'hip']);
+const GripPlaceSchema = z.enum(['cuff', 'elbow', 'knee', 'hip']);
 export type GripPlace = z.infer<typeof GripPlaceSchema>;
 
 const PLACES_ON: Partial<Record<Part, readonly GripPlace[]>> = {
@@ -85,7 +85,7 @@ export const TargetSchema = z
 export type Target = z.infer<typeof TargetSchema>;
 
 export const DEPTHS = ['shallow', 'set', 'deep'] as const;
-export const DepthSchema = z.enum(DEPTHS);
+const DepthSchema = z.enum(DEPTHS);
 export type Depth = z.infer<typeof DepthSchema>;
 
 /** One hold: a contact, or two sharing it, doing something to a target. */

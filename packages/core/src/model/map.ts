@@ -12,7 +12,7 @@ export const MAP_FORMAT = 'aftersquall-map';
 export const MAP_VERSION = 1;
 
 /** What the map takes for granted where nothing more exact is said. */
-export const MapSettingsSchema = z.strictObject({
+const MapSettingsSchema = z.strictObject({
   roundPace: z.number().positive().max(600).default(8),
   continuation: ContinuationSchema.default(0.92),
   rest: z.number().min(-100).max(100).default(0),
@@ -20,7 +20,6 @@ export const MapSettingsSchema = z.strictObject({
   resetSeconds: z.number().min(0).max(600).default(6),
   coldStartSeconds: z.number().min(0).max(600).default(6),
 });
-export type MapSettings = z.infer<typeof MapSettingsSchema>;
 
 /** The parts of a map that are kept as lists of things with ids, in the order in which they are written. */
 export const ENTITY_SCHEMAS = {

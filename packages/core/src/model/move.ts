@@ -16,7 +16,7 @@ export const MOVE_KINDS = [
   'entry',
   'stand-up',
 ] as const;
-export const MoveKindSchema = z.enum(MOVE_KINDS);
+const MoveKindSchema = z.enum(MOVE_KINDS);
 export type MoveKind = z.infer<typeof MoveKindSchema>;
 
 /** One step of a move. `after` is a safety order: the named steps come first, always. */
@@ -49,7 +49,8 @@ export const VariantSchema = z.strictObject({
 });
 export type Variant = z.infer<typeof VariantSchema>;
 
-export const RequirementSchema = z.union(
+/** What is to be taught before the move. */
+const RequirementSchema = z.union(
   [
     z.strictObject({ position: IdSchema }),
     z.strictObject({ move: IdSchema }),
@@ -57,9 +58,6 @@ export const RequirementSchema = z.union(
   ],
   { error: 'require a position, a move or a mechanic' },
 );
-/** What is to be taught before the move. */
-export type Requirement = z.infer<typeof RequirementSchema>;
-
 export const MoveSchema = z.strictObject({
   id: IdSchema,
   position: IdSchema,

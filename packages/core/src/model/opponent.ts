@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { IdSchema, NameSchema, TextSchema } from './primitives.ts';
 
 /** How often an opponent answers one look in each way; shares of a look sum to one. */
-export const TendencySchema = z.strictObject({
+const TendencySchema = z.strictObject({
   position: IdSchema,
   look: IdSchema,
   reactions: z.array(

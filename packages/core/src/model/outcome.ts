@@ -20,13 +20,12 @@ export const OutcomeSchema = z.enum(OUTCOMES);
 export type Outcome = z.infer<typeof OutcomeSchema>;
 
 /** Outcomes that only counting produces: the round ran out, or a dead end was reached. */
-export const COUNTED_OUTCOMES = ['time', 'stuck'] as const;
+const COUNTED_OUTCOMES = ['time', 'stuck'] as const;
 export type CountedOutcome = (typeof COUNTED_OUTCOMES)[number];
 
-export const PositionRefSchema = z.strictObject({ position: IdSchema, mirrored: z.boolean().optional() });
-export type PositionRef = z.infer<typeof PositionRefSchema>;
+const PositionRefSchema = z.strictObject({ position: IdSchema, mirrored: z.boolean().optional() });
 
-export const OutcomeRefSchema = z.strictObject({ outcome: OutcomeSchema });
+const OutcomeRefSchema = z.strictObject({ outcome: OutcomeSchema });
 export type OutcomeRef = z.infer<typeof OutcomeRefSchema>;
 
 /** Where an exchange, or waiting, leads: a position of the map (perhaps on the other side) or an outcome. */

@@ -25,7 +25,6 @@ export type Apparel = z.infer<typeof ApparelSchema>;
 
 /** What a position can be played in. */
 export const WearSchema = z.enum(['gi', 'no-gi', 'both']);
-export type Wear = z.infer<typeof WearSchema>;
 
 export const LevelSchema = z.enum(['novice', 'intermediate', 'expert']);
 export type Level = z.infer<typeof LevelSchema>;

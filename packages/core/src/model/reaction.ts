@@ -14,8 +14,7 @@ export const REACTION_GROUPS = [
   'turning & rolling',
   'passing attempts',
 ] as const;
-export const ReactionGroupSchema = z.enum(REACTION_GROUPS);
-export type ReactionGroup = z.infer<typeof ReactionGroupSchema>;
+const ReactionGroupSchema = z.enum(REACTION_GROUPS);
 
 /** Something top does, kept once in the catalogue and used everywhere; sided like everything else. */
 export const ReactionSchema = z.strictObject({

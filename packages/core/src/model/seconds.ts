@@ -1,7 +1,7 @@
 import type { Exchange } from './exchange.ts';
 import type { Move, Step, Variant } from './move.ts';
 
-export const DEFAULT_EXCHANGE_SECONDS = 8;
+const DEFAULT_EXCHANGE_SECONDS = 8;
 
 /** The variant an exchange is drilled in: the one it names, else the house's. */
 export function variantOf(move: Move, exchange?: Pick<Exchange, 'variant'>): Variant | undefined {

@@ -23,7 +23,7 @@ import { FACET_NAMES, FACETS, type Signs } from '../model/signs.ts';
 
 const side = fc.constantFrom('L' as const, 'R' as const, 'C' as const);
 
-export const target: fc.Arbitrary<Target> = fc.oneof(
+const target: fc.Arbitrary<Target> = fc.oneof(
   fc.constant<Target>({ of: 'mat', part: 'mat', side: 'C' }),
   fc.record({
     of: fc.constantFrom('top' as const, 'own' as const),

@@ -43,7 +43,7 @@ export interface WeighOptions {
 }
 
 /** One cell: the exchange that answers, or a hole, by its number in the game. */
-export type GameCell = ({ exchange: Exchange; hole?: undefined } | { exchange?: undefined; hole: number }) & {
+type GameCell = ({ exchange: Exchange; hole?: undefined } | { exchange?: undefined; hole: number }) & {
   /** Its γ, the chance that the round goes on over it. */
   gamma: number;
   seconds: number;
@@ -57,7 +57,7 @@ export interface GameLook {
   /** Shares of the reactions that the opponent is known by. */
   known?: number[];
 }
-export interface GameState {
+interface GameState {
   position: Position;
   /** Cannot be played under these options. */
   removed: boolean;

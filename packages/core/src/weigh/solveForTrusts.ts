@@ -80,7 +80,7 @@ export interface Trade {
 }
 
 /** Entry weights that sum to one. */
-export function entryWeights(map: GuardMap): number[] {
+function entryWeights(map: GuardMap): number[] {
   const weights = map.positions.map(({ entry = 0 }) => entry);
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   if (!(total > 0))

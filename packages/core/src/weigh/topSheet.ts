@@ -4,7 +4,7 @@ import type { Share } from './solveMap.ts';
 import type { Weighing } from './weighMap.ts';
 
 /** A reaction of top, and what it leaves to a bottom player who expects it. */
-export interface TopChoice {
+interface TopChoice {
   reaction: ReactionRef;
   leaves: number;
 }

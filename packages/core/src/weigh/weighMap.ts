@@ -9,7 +9,7 @@ import { solveForTrusts, type Trade, type TrustSolutions, tradesOf } from './sol
 import { choosePlan, type LookPlan, type MapSolution, type PositionValue, stageOf } from './solveMap.ts';
 
 /** The matrix behind a look: what each move is worth against each reaction, and the exchange that says so. */
-export interface LookMatrix {
+interface LookMatrix {
   moves: string[];
   reactions: ReactionRef[];
   payoff: number[][];

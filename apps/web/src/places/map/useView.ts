@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useAddress } from '../../store/useAddress.ts';
 import type { Spot } from './board/useSpot.ts';
 
-export type MapView = 'currents' | 'board';
+type MapView = 'currents' | 'board';
 export type MapPane = 'findings' | 'history' | 'lines';
 
 export interface Filters {

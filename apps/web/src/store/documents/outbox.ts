@@ -3,7 +3,7 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { Waiting } from './session.ts';
 
 /** A waiting change as it is kept on the device, with the order in which it was made. */
-export interface Kept extends Waiting {
+interface Kept extends Waiting {
   address: string;
   order: number;
 }

@@ -50,7 +50,7 @@ export interface Conflict {
 }
 
 /** What somebody else did a moment ago. */
-export interface News {
+interface News {
   who: string;
   what: string;
   revision: number;

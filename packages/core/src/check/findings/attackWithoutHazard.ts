@@ -16,7 +16,7 @@ const NAMES: [RegExp, HazardTag][] = [
   [/choke|strangle|triangle|guillotine/i, 'strangle'],
 ];
 
-export function hazardsInName(name: string): HazardTag[] {
+function hazardsInName(name: string): HazardTag[] {
   return NAMES.filter(([pattern]) => pattern.test(name)).map(([, tag]) => tag);
 }
 

@@ -27,7 +27,7 @@ export const barredMove: Check = (map, { rules }) =>
     : [];
 
 /** The allowed move of the same position that is most like it: the same look first, then the same kind. */
-export function nearestAllowed(map: GuardMap, move: Move, rules: RulesProfile): Move | undefined {
+function nearestAllowed(map: GuardMap, move: Move, rules: RulesProfile): Move | undefined {
   const likeness = (other: Move) => Number(other.look === move.look) * 2 + Number(other.kind === move.kind);
   return indexMap(map)
     .movesOf(move.position)

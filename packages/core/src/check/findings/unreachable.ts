@@ -5,7 +5,7 @@ import { isOutcome, type Landing } from '../../model/outcome.ts';
 import type { Check } from '../finding.ts';
 
 /** Positions that can be come to from the entries, by exchanges or by drifting. */
-export function reachable(map: GuardMap): Set<string> {
+function reachable(map: GuardMap): Set<string> {
   const index = indexMap(map);
   const seen = new Set<string>();
   const open = map.positions.filter((position) => (position.entry ?? 0) > 0).map((position) => position.id);

@@ -11,9 +11,9 @@ import { matchSorter } from 'match-sorter';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { ChoiceSearch } from '../../../components/ChoiceSearch.tsx';
+import { newReaction } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
-import { newReaction } from '../newThings.ts';
 import type { BoardRow } from './boardModel.ts';
 
 interface Props {

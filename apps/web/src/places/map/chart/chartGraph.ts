@@ -62,7 +62,7 @@ export interface ChartOptions {
 }
 
 /** More positions than this, or more at the edge of a system, and whole systems are drawn as one card each. */
-export const MOST_POSITIONS = 24;
+const MOST_POSITIONS = 24;
 const MOST_GATES = 8;
 
 /** What the chart of a map, or of one system of it, shows. A position and its mirror are one card. */

@@ -19,9 +19,9 @@ import { reactionChoices, reactionOf } from '../../../components/fields/landingC
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { Hazards } from '../../../components/Hazards.tsx';
+import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
-import { newExchange } from '../newThings.ts';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { StepsEditor } from './StepsEditor.tsx';
 import type { SheetProps } from './sheetProps.ts';

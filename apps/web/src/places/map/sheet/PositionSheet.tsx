@@ -33,9 +33,9 @@ import { readNumber, SavedField } from '../../../components/fields/SavedField.ts
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import { newExchange, newMove } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
-import { newExchange, newMove } from '../newThings.ts';
 import type { SheetProps } from './sheetProps.ts';
 import { linesOf, listOf, useSaver } from './useSaver.ts';
 

@@ -1,6 +1,6 @@
 import { applyCommand, batch, emptyMap, freshId, put, reactionKey, validateMap } from '@aftersquall/core';
 import { expect, it } from 'vitest';
-import { landingOf, landingValue, reactionOf } from '../../components/fields/landingChoices.ts';
+import { landingOf, landingValue, reactionOf } from '../components/fields/landingChoices.ts';
 import { newExchange, newMove, newPosition, newReaction } from './newThings.ts';
 
 it('makes ids of names, never the same twice', () => {
