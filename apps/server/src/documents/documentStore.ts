@@ -105,34 +105,44 @@ export async function saveChange(
     now(),
     key,
   ]);
-  let places = open.places;
+  let { places } = open;
   for (const { name, list } of entityLists(address.kind)) {
     const fields = touched.filter(({ kind }) => kind === name);
     if (fields.length === 0) continue;
     const entities = entitiesOf(document, list);
-    const byId = new Map(entities.map((entity) => [entity.id, entity]));
     const changed = new Set(fields.filter(({ id }) => id !== '').map(({ id }) => id));
-    const next = new Map(places);
-    for (const id of changed) {
-      if (byId.has(id)) continue;
-      next.delete(placeKey(name, id));
+    const moved = fields.some(isOrder) ? newPlaces(name, entities, places) : new Map<string, number>();
+    const written = entities.filter(({ id }) => changed.has(id) || moved.has(id));
+    const gone = [...changed].filter((id) => !written.some((entity) => entity.id === id));
+    if (moved.size + gone.length > 0) {
+      const next = new Map(places);
+      for (const id of gone) next.delete(placeKey(name, id));
+      for (const [id, ord] of moved) next.set(placeKey(name, id), ord);
+      places = next;
+    }
+    for (const id of gone)
       await manager.query('DELETE FROM entity WHERE document = ? AND kind = ? AND id = ?', [key, name, id]);
-    }
-    const known = new Map(entities.map(({ id }) => [id, next.get(placeKey(name, id))]));
-    const moved = fields.some(isOrder)
-      ? placeNumbers(
-          [...known.keys()],
-          new Map([...known].flatMap(([id, ord]) => (ord === undefined ? [] : [[id, ord]]))),
-        )
-      : new Map<string, number>();
-    for (const [id, ord] of moved) next.set(placeKey(name, id), ord);
-    for (const id of new Set([...changed, ...moved.keys()])) {
-      const body = byId.get(id);
-      if (body) await writeEntity(manager, key, name, body, next.get(placeKey(name, id))!);
-    }
-    places = next;
+    for (const body of written)
+      await writeEntity(manager, key, name, body, places.get(placeKey(name, body.id))!);
   }
   return { revision, document, places };
+}
+
+/** Numbers for the places of what is new in a list or has moved. */
+function newPlaces(
+  kind: string,
+  entities: readonly { id: string }[],
+  places: ReadonlyMap<string, number>,
+): Map<string, number> {
+  const known = new Map<string, number>();
+  for (const { id } of entities) {
+    const place = places.get(placeKey(kind, id));
+    if (place !== undefined) known.set(id, place);
+  }
+  return placeNumbers(
+    entities.map(({ id }) => id),
+    known,
+  );
 }
 
 function writeEntity(

@@ -1,23 +1,16 @@
 /**
- * The same function, remembering what it made of the same things, by identity: maps and their parts are never changed
- * in place. What it made is forgotten with the first of its arguments.
+ * The same function, remembering for each first argument what it made last, as long as the others are the same things,
+ * by identity: maps and their parts are never changed in place. What it made is forgotten with its first argument.
  */
 export function remember<A extends readonly [object, ...object[]], R>(
   compute: (...things: A) => R,
 ): (...things: A) => R {
-  const made = new WeakMap<object, unknown>();
+  const made = new WeakMap<object, { with: A; result: R }>();
   return (...things) => {
-    let at = made;
-    for (const thing of things.slice(0, -1)) {
-      let next = at.get(thing) as WeakMap<object, unknown> | undefined;
-      if (!next) {
-        next = new WeakMap();
-        at.set(thing, next);
-      }
-      at = next;
-    }
-    const last = things.at(-1)!;
-    if (!at.has(last)) at.set(last, compute(...things));
-    return at.get(last) as R;
+    const last = made.get(things[0]);
+    if (last?.with.every((thing, i) => thing === things[i])) return last.result;
+    const result = compute(...things);
+    made.set(things[0], { with: things, result });
+    return result;
   };
 }

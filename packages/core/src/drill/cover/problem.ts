@@ -1,5 +1,5 @@
 /** An arc of a covering problem; `to: null` ends the chain. */
-export interface CoverArc {
+interface CoverArc {
   id: string;
   from: string;
   to: string | null;
