@@ -121,7 +121,7 @@ test('both change the same chance: one question about one field, in words', asyn
   await context.setOffline(false);
 
   const dialog = page.getByRole('dialog', { name: 'Changed by two people at once' });
-  await expect(dialog.getByText('chance of exchange “One-hook sweep, unopposed”')).toBeVisible();
+  await expect(dialog.getByText('chance of answer “One-hook sweep, unopposed”')).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Yours: 33 %' })).toHaveAttribute('aria-pressed', 'true');
   await expect(dialog.getByRole('group')).toHaveCount(1);
   await dialog.getByRole('button', { name: /: 44 %$/ }).click();

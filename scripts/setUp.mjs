@@ -37,26 +37,11 @@ export function install() {
   const stamp = at('node_modules', '.aftersquall-installed');
   const lock = readFileSync(at('package-lock.json'), 'utf8');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
-  if (!existsSync(at('node_modules', 'better-sqlite3', 'build'))) checkCompiler();
-  console.log('Installing packages (the database driver is compiled; that takes a minute or two)…');
+  console.log('Installing packages…');
   run('npm', ['ci', '--no-audit', '--no-fund'], {
-    hint: 'Installing the packages failed. They come from the package registry, so check the connection; the database driver needs python3, make and a C++ compiler (on Debian: apt-get install python3 make g++).',
+    hint: 'Installing the packages failed. They come from the package registry, so check the connection and try again.',
   });
-  if (!existsSync(at('node_modules', 'better-sqlite3', 'build', 'Release', 'better_sqlite3.node'))) {
-    run('npm', ['rebuild', 'better-sqlite3'], {
-      hint: 'The database driver could not be compiled. Install python3, make and g++, then try again.',
-    });
-  }
   writeFileSync(stamp, lock);
-}
-
-function checkCompiler() {
-  const missing = ['python3', 'make', 'g++'].filter((tool) => spawnSync(tool, ['--version']).error);
-  if (missing.length > 0) {
-    giveUp(
-      `The database driver has to be compiled, and ${missing.join(' and ')} ${missing.length > 1 ? 'are' : 'is'} missing. On Debian: apt-get install python3 make g++`,
-    );
-  }
 }
 
 /** Newest change below a folder, in ms. */

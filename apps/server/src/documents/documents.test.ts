@@ -237,9 +237,9 @@ describe('documents over HTTP', () => {
       {
         revision: 3,
         who: '',
-        what: 'chain “Pull and pull” removed and name of position “Second” “First” → “Second”',
+        what: 'chain “Pull and pull” removed and position “First” → “Second”',
       },
-      { revision: 2, who: 'Coach Tern', what: 'name of position “Second” “Seated, sleeve won” → “First”' },
+      { revision: 2, who: 'Coach Tern', what: 'position “Seated, sleeve won” → “First”' },
     ]);
     expect((await test.http.get('/api/documents/map/small/history?before=3')).body).toHaveLength(1);
     const at = async (revision: number) =>

@@ -1,20 +1,29 @@
 import { CircleCheck, CloudOff, LoaderCircle } from 'lucide-react';
 import { selectEdited } from '../store/documents/documentsSlice.ts';
 import { send } from '../store/documents/engine.ts';
+import type { Session } from '../store/documents/session.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 
 /** Whether what is on screen is on disk, and what somebody else changed a moment ago. */
 export function SaveState() {
   const dispatch = useAppDispatch();
   const session = useAppSelector(selectEdited);
-  if (!session) return null;
-  const { address, waiting, online, news } = session;
-  const count = waiting.length === 1 ? 'One change is' : `${waiting.length} changes are`;
+  return session ? <SaveLine session={session} onTry={() => void dispatch(send(session.address))} /> : null;
+}
+
+interface LineProps {
+  session: Pick<Session, 'waiting' | 'online' | 'news'>;
+  onTry: () => void;
+}
+
+/** The line that says so. */
+export function SaveLine({ session: { waiting, online, news }, onTry }: LineProps) {
   if (!online && waiting.length > 0) {
+    const count = waiting.length === 1 ? 'One change is' : `${waiting.length} changes are`;
     return (
       <span className="save-state bad" role="alert">
         <CloudOff size={15} aria-hidden /> {count} kept on this device: the server cannot be reached.
-        <button type="button" className="btn btn-sm btn-plain" onClick={() => void dispatch(send(address))}>
+        <button type="button" className="btn btn-sm btn-plain" onClick={onTry}>
           Try now
         </button>
       </span>

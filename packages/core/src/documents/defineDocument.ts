@@ -33,6 +33,8 @@ export interface EntityKindDefinition<E extends Entity> {
   /** The field of the document that holds the list. */
   list: string;
   schema: z.ZodType<E, unknown>;
+  /** What it is called in the history; the name of its kind when absent. */
+  word?: string;
   /** What an entity mentions; nothing when absent. */
   references?(value: E): Reference[];
   /** What is wrong inside an entity or between it and others of its list; paths are from the entity. */

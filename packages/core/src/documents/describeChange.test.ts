@@ -16,7 +16,7 @@ describe('a change in words', () => {
   it('says which field of what, and the values before and after', () => {
     const now = `${Math.round(exchange!.chance * 100)} %`;
     expect(words(set('exchange', exchange!.id, [{ path: ['chance'], value: 0.45 }]))).toMatch(
-      new RegExp(`^chance of exchange “.+, met by .+” ${now} → 45 %$`),
+      new RegExp(`^answer “.+, met by .+”: chance ${now} → 45 %$`),
     );
     expect(
       words(
@@ -24,7 +24,10 @@ describe('a change in words', () => {
           { path: ['looks', map.positions[0]!.looks[0]!.id, 'timing'], value: 'seen' },
         ]),
       ),
-    ).toBe(`timing of position “${map.positions[0]!.name}” “hidden” → “seen”`);
+    ).toBe(`position “${map.positions[0]!.name}”: timing “hidden” → “seen”`);
+    expect(words(set('position', 'start', [{ path: ['name'], value: 'Grips won' }]))).toBe(
+      `position “${map.positions[0]!.name}” → “Grips won”`,
+    );
     expect(words(describeHead([{ path: ['name'], value: 'Other' }]))).toBe(
       `name of the map “${map.name}” → “Other”`,
     );
@@ -32,7 +35,7 @@ describe('a change in words', () => {
 
   it('names what is new, what is gone and what moved', () => {
     expect(words(put('system', { id: 'x', name: 'New one', aliases: [], note: '' }))).toBe(
-      'new system “New one”',
+      'new guard system “New one”',
     );
     expect(words(remove('position', 'start'))).toBe(`position “${map.positions[0]!.name}” removed`);
     expect(words(place('position', 'start', 1))).toBe(`place of position “${map.positions[0]!.name}”`);
@@ -41,7 +44,7 @@ describe('a change in words', () => {
   it('uses the label of a batch, and counts where there is too much to name', () => {
     expect(words(batch([remove('position', 'start')], 'Tidy up'))).toBe('Tidy up');
     const many = ['a', 'b', 'c', 'd'].map((id) => put('system', { id, name: id, aliases: [], note: '' }));
-    expect(words(batch(many))).toBe('new system “a”, new system “b” and 2 more');
+    expect(words(batch(many))).toBe('new guard system “a”, new guard system “b” and 2 more');
     expect(words(batch([]))).toBe('nothing');
   });
 
@@ -59,6 +62,6 @@ describe('a change in words', () => {
     });
     const command = set('block', 'water', [{ path: ['seconds'], value: 90 }]);
     const { document, inverse } = applyCommand(plan, command);
-    expect(describeChange(document, command, inverse)).toBe('seconds of block “Water” 60 → 90');
+    expect(describeChange(document, command, inverse)).toBe('block “Water”: seconds 60 → 90');
   });
 });

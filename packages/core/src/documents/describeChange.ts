@@ -1,6 +1,6 @@
 import { joinWords } from '../body/words.ts';
 import { byId } from '../model/indexMap.ts';
-import type { Command, FieldChange } from './command.ts';
+import type { Command, FieldChange, SetCommand } from './command.ts';
 import type { AnyDocument, Entity } from './defineDocument.ts';
 import { documentKindOf } from './documentKinds.ts';
 import { type Field, HEAD, partsOf } from './fields.ts';
@@ -12,7 +12,7 @@ const LONGEST_VALUE = 40;
 
 /**
  * What a change did, for the history and for "undo: …": its label, or what it wrote with the values before and after
- * ("chance of “Collar drag” 40 % → 45 %"). Names are those of the document given.
+ * ("answer “Collar drag, unopposed”: chance 40 % → 45 %"). Names are those of the document given.
  */
 export function describeChange(document: AnyDocument, command: Command, inverse: Command): string {
   const words = [...new Set(phrases(document, command, inverse))];
@@ -37,23 +37,40 @@ function phrases(document: AnyDocument, command: Command, inverse: Command): str
     case 'place':
       return [`place of ${entityName(document, command.kind, command.id)}`];
     case 'set': {
-      const name = entityName(document, command.kind, command.id);
-      return fieldPhrases(document, command.changes, inverse, ` of ${name}`);
+      const old = inverse.do === 'set' ? inverse.changes : [];
+      const renamed = renaming(document, command, old);
+      if (renamed) return [renamed];
+      const fields = command.changes.map((change) => fieldPhrase(document, change, old, false));
+      return [`${entityName(document, command.kind, command.id)}: ${fields.join(', ')}`];
     }
-    case 'describe':
-      return fieldPhrases(document, command.changes, inverse, '');
+    case 'describe': {
+      const old = inverse.do === 'describe' ? inverse.changes : [];
+      return command.changes.map((change) => fieldPhrase(document, change, old, true));
+    }
   }
 }
 
-function fieldPhrases(document: AnyDocument, changes: FieldChange[], inverse: Command, of: string): string[] {
-  const old = inverse.do === 'set' || inverse.do === 'describe' ? inverse.changes : [];
-  return changes.map((change) => {
-    const before = old.find(({ path }) => path.join('/') === change.path.join('/'));
-    const field = fieldName(document, change.path, of === '');
-    const [was, is] = [before?.value, change.value].map((value) => valueText(document, field.key, value));
-    const values = was !== undefined && is !== undefined ? ` ${was} → ${is}` : '';
-    return `${field.words}${of}${values}`;
-  });
+/** A new name says most by itself: `position “Old” → “New”`. */
+function renaming(
+  document: AnyDocument,
+  { kind, changes }: SetCommand,
+  old: readonly FieldChange[],
+): string | undefined {
+  const [change] = changes;
+  if (changes.length !== 1 || change?.path.join('/') !== 'name') return undefined;
+  return `${wordOf(document, kind)} “${old[0]?.value ?? ''}” → “${change.value}”`;
+}
+
+function fieldPhrase(
+  document: AnyDocument,
+  change: FieldChange,
+  old: readonly FieldChange[],
+  ofHead: boolean,
+): string {
+  const before = old.find(({ path }) => path.join('/') === change.path.join('/'));
+  const field = fieldName(document, change.path, ofHead);
+  const [was, is] = [before?.value, change.value].map((value) => valueText(document, field.key, value));
+  return was !== undefined && is !== undefined ? `${field.words} ${was} → ${is}` : field.words;
 }
 
 /** The words of a field: those of its kind, else its name taken apart ("leadSide" → "lead side"). */
@@ -81,13 +98,17 @@ function valueText(document: AnyDocument, field: string, value: unknown): string
 function nameOf(document: AnyDocument, kind: string, value: Entity): string {
   const definition = entityKind(documentKindOf(document), kind);
   const name = definition?.nameOf?.(document, value) ?? (value as Partial<{ name: string }>).name;
-  return name ? `${kind} “${name}”` : kind;
+  const word = wordOf(document, kind);
+  return name ? `${word} “${name}”` : word;
 }
+
+const wordOf = (document: AnyDocument, kind: string): string =>
+  entityKind(documentKindOf(document), kind)?.word ?? kind;
 
 function entityName(document: AnyDocument, kind: string, id: string): string {
   const definition = entityKind(documentKindOf(document), kind);
   const value = definition && byId(listIn(document, definition)).get(id);
-  return value ? nameOf(document, kind, value) : kind;
+  return value ? nameOf(document, kind, value) : wordOf(document, kind);
 }
 
 /** The name of what is gone stands in the command that puts it back. */
@@ -102,7 +123,7 @@ function removedName(
   return back?.do === 'put' ? nameOf(document, kind, back.value) : entityName(document, kind, id);
 }
 
-/** A field in words: "chance of exchange “Collar drag, met by …”". */
+/** A field in words: "chance of answer “Collar drag, met by …”". */
 export function describeField(document: AnyDocument, { kind, id, path }: Field): string {
   if (kind === HEAD) return fieldName(document, path, true).words;
   const name = entityName(document, kind, id);

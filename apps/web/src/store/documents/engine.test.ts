@@ -122,7 +122,7 @@ describe('an open document', () => {
   it('undoes and redoes by its own changes, each by what it did', async () => {
     const mine = await opened();
     for (const name of ['A', 'B', 'C']) mine.change(rename('triangle', name));
-    expect(mine.session().undo.at(-1)!.what).toBe('name of position “C” “B” → “C”');
+    expect(mine.session().undo.at(-1)!.what).toBe('position “B” → “C”');
     for (let i = 0; i < 5; i++) mine.undo();
     expect(mine.map()).toEqual(demo);
     mine.redo();
@@ -200,7 +200,7 @@ describe('two screens on one document', () => {
     tell();
     expect(mine.exchange().chance).toBe(0.33);
     expect(mine.session().news).toMatchObject({
-      what: expect.stringMatching(/^chance of exchange .* → 33 %$/),
+      what: expect.stringMatching(/^answer .*: chance .* → 33 %$/),
     });
     expect(mine.session().undo).toEqual([]);
   });

@@ -228,7 +228,8 @@ const sendNext =
     const refusal = refusalOf(error);
     if (refusal.status === 409 || refusal.status === 400) {
       await dispatch(follow(address));
-      const now = sessionOf(getState(), address)!;
+      const now = { ...sessionOf(getState(), address)!, online: true };
+      dispatch(sessionChanged(now));
       const still = now.waiting[0]?.key === key && !now.conflict;
       // What was learned of others' changes meets nothing here: then it is made on top of them.
       const learned = now.revision > session.revision && refusal.status === 409;

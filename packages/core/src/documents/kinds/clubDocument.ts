@@ -32,10 +32,15 @@ const group: EntityKindDefinition<Group> = {
       }),
     ),
 };
-const profile: EntityKindDefinition<RulesProfile> = { list: 'profiles', schema: RulesProfileSchema };
+const profile: EntityKindDefinition<RulesProfile> = {
+  list: 'profiles',
+  schema: RulesProfileSchema,
+  word: 'rules profile',
+};
 const mat: EntityKindDefinition<Mat> = { list: 'mats', schema: MatSchema };
 const slot: EntityKindDefinition<TermSlot> = {
   list: 'slots',
+  word: 'time',
   schema: TermSlotSchema,
   references: (value) =>
     (['group', 'mat'] as const).flatMap((kind): Reference[] =>

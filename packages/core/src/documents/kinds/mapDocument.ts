@@ -46,7 +46,7 @@ const dropped = (path: Path, kind: string, id: string, drop: Path = path): Refer
   onLoss: { drop },
 });
 
-const system: EntityKindDefinition<System> = list('system');
+const system: EntityKindDefinition<System> = { ...list('system'), word: 'guard system' };
 const reaction: EntityKindDefinition<Reaction> = list('reaction');
 
 const position: EntityKindDefinition<Position> = {
@@ -94,6 +94,7 @@ const move: EntityKindDefinition<Move> = {
 
 const exchange: EntityKindDefinition<Exchange> = {
   ...list('exchange'),
+  word: 'answer',
   references: (value) => [
     { path: ['move'], kind: 'move', id: value.move, onLoss: 'remove' },
     ...(value.reaction === 'none'
@@ -158,6 +159,7 @@ function wholeShares(tendency: Tendency): Tendency[] {
 
 const scenario: EntityKindDefinition<Scenario> = {
   ...list('scenario'),
+  word: 'what-if',
   references: (value) => [
     ...value.forbiddenMoves.map((id, i) => dropped(['forbiddenMoves', i], 'move', id)),
     ...value.forbiddenReactions.map((id, i) => dropped(['forbiddenReactions', i], 'reaction', id)),
