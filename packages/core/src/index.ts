@@ -154,7 +154,7 @@ export {
 export type { RulesProfile } from './model/rulesProfile.ts';
 export { type Scenario, ScenarioSchema, type WhatIf, WhatIfSchema } from './model/scenario.ts';
 export { exchangeSeconds, variantOf } from './model/seconds.ts';
-export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs, signOf } from './model/signs.ts';
+export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs } from './model/signs.ts';
 export { differences, type Nearest } from './read/nearestPositions.ts';
 export { readAsTop, type TopOption } from './read/readAsTop.ts';
 export type { Builds, Option, Rank } from './read/readMove.ts';

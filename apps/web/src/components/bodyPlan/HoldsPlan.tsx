@@ -2,33 +2,28 @@ import {
   type Apparel,
   type Contact,
   contactName,
-  DEPTHS,
-  FACETS,
-  type Facet,
-  facetName,
   freshId,
   type Hold,
-  type HoldAction,
   HoldSchema,
   holdWords,
   type Issue,
   mirror,
   type Position,
-  type Signs,
-  signOf,
   type Target,
   targetName,
   translateApparel,
-  type WordContext,
   wordContext,
 } from '@aftersquall/core';
 import { FlipHorizontal2, X } from 'lucide-react';
 import { useState } from 'react';
 import { ApparelToggle } from '../ApparelToggle.tsx';
-import { FallbacksField } from '../fields/FallbacksField.tsx';
 import { TakeOut } from '../TakeOut.tsx';
 import { BodyPlan, type Limb, type Spot } from './BodyPlan.tsx';
-import { facetsIn, partsIn, regionAt } from './geometry.ts';
+import { partsIn, regionAt } from './geometry.ts';
+import { HoldDetails } from './HoldDetails.tsx';
+import { LookedAt } from './LookedAt.tsx';
+import { usualActions } from './limbActions.ts';
+import { SignChoices } from './SignChoices.tsx';
 
 type Held = Pick<Position, 'holds' | 'topHolds' | 'signs'>;
 interface Props {
@@ -38,18 +33,6 @@ interface Props {
   withoutSwitches?: boolean;
 }
 
-/** What each kind of limb usually does, the commonest first. */
-const ACTIONS: Record<string, HoldAction[]> = {
-  hand: ['grip', 'cup', 'frame', 'post', 'press', 'two-on-one'],
-  arm: ['underhook', 'overhook', 'wrap', 'frame', 'body-lock', 'harness', 'clamp', 'press'],
-  foot: ['hook', 'place', 'wedge', 'post'],
-  leg: ['shield', 'clamp', 'pinch', 'lace', 'press', 'hook'],
-  head: ['press', 'post', 'wedge'],
-  hips: ['press', 'wedge'],
-  back: ['press'],
-  chest: ['press'],
-};
-const kindOf = (contact: Contact): string => contact.replace(/[LR]$/, '');
 const listOf = (body: Limb['body']) => (body === 'own' ? 'holds' : 'topHolds');
 
 /**
@@ -87,7 +70,7 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
         left.map(({ id }) => id),
       ),
       contacts: [limb.contact],
-      action: target.of === 'mat' ? 'post' : ACTIONS[kindOf(limb.contact)]![0],
+      action: target.of === 'mat' ? 'post' : usualActions(limb.contact)[0]!,
       target,
     });
     onChange({ [list]: [...left, hold] });
@@ -127,20 +110,7 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
         })}
       />
       {looking ? (
-        <div className="mt-1 small" aria-live="polite">
-          {!translation.available && <p className="hazard mb-1">{translation.why}.</p>}
-          {translation.lost.map(({ by, hold, why }) => (
-            <p key={hold.id} className="hazard mb-1">
-              Lost: {holdWords(hold, context, by)} ({why}).
-            </p>
-          ))}
-          {translation.changed.map(({ by, to, from }) => (
-            <p key={from.id} className="mb-1">
-              {holdWords(to, context, by)}, instead of {targetName(from.target, context)}
-            </p>
-          ))}
-          <p className="soft mb-0">Only looked at. It is written on its own side, with the gi.</p>
-        </div>
+        <LookedAt translation={translation} context={context} />
       ) : (
         <>
           <p className="plan-hint" aria-live="polite">
@@ -217,107 +187,3 @@ const without = (holds: readonly Hold[], contact: Contact): Hold[] =>
       ? []
       : [contacts.length < hold.contacts.length ? { ...hold, contacts } : hold];
   });
-
-interface DetailProps {
-  hold: Hold;
-  limb: Limb;
-  context: WordContext;
-  words: string;
-  onChange: (hold: Hold) => void;
-}
-
-/** How a limb holds: what it does, how deep, with which other limb, and whether it is kept. */
-function HoldDetails({ hold, limb, context, words, onChange }: DetailProps) {
-  const twin = limb.contact.endsWith('L')
-    ? (`${limb.contact.slice(0, -1)}R` as Contact)
-    : (`${limb.contact.slice(0, -1)}L` as Contact);
-  const paired = /[LR]$/.test(limb.contact);
-  const shared = hold.contacts.includes(twin);
-  return (
-    <div className="hold-details" role="group" aria-label={words}>
-      <div className="plan-chips" role="group" aria-label="What it does">
-        {[...new Set([...ACTIONS[kindOf(limb.contact)]!, hold.action])].map((action) => (
-          <Toggle key={action} on={hold.action === action} onPick={() => onChange({ ...hold, action })}>
-            {action.replace('-', ' ')}
-          </Toggle>
-        ))}
-      </div>
-      <div className="plan-chips" role="group" aria-label="How deep, and marks">
-        {DEPTHS.map((depth) => (
-          <Toggle
-            key={depth}
-            on={(hold.depth ?? 'set') === depth}
-            onPick={() => onChange({ ...hold, depth: depth === 'set' ? undefined : depth })}
-          >
-            {depth}
-          </Toggle>
-        ))}
-        <Toggle
-          on={Boolean(hold.keep)}
-          onPick={() => onChange({ ...hold, keep: hold.keep ? undefined : true })}
-        >
-          keep
-        </Toggle>
-        {paired && (
-          <Toggle
-            on={shared}
-            onPick={() =>
-              onChange({
-                ...hold,
-                contacts: shared
-                  ? hold.contacts.filter((contact) => contact !== twin)
-                  : [...hold.contacts, twin],
-              })
-            }
-          >
-            with both {kindOf(limb.contact) === 'foot' ? 'feet' : `${kindOf(limb.contact)}s`}
-          </Toggle>
-        )}
-      </div>
-      {hold.target.of !== 'mat' && (
-        <FallbacksField
-          fallbacks={hold.fallbacks ?? []}
-          of={hold.target.of}
-          context={context}
-          onChange={(fallbacks) => onChange({ ...hold, fallbacks })}
-        />
-      )}
-    </div>
-  );
-}
-
-function Toggle({ on, onPick, children }: { on: boolean; onPick: () => void; children: React.ReactNode }) {
-  return (
-    <button type="button" className={`chip ${on ? 'on' : ''}`} aria-pressed={on} onClick={onPick}>
-      {children}
-    </button>
-  );
-}
-
-interface SignProps {
-  spot: Spot;
-  signs: Signs;
-  onChange: (signs: Signs) => void;
-}
-
-/** What can be seen of one region, a row of chips for each facet; the usual value says nothing. */
-function SignChoices({ spot, signs, onChange }: SignProps) {
-  const facets = facetsIn(spot.body, spot.region);
-  if (facets.length === 0) return <p className="soft">Nothing to see there.</p>;
-  const set = (facet: Facet, value: string) => {
-    const { [facet]: _, ...others } = signs;
-    onChange(value === FACETS[facet][0] ? others : ({ ...others, [facet]: value } as Signs));
-  };
-  return facets.map((facet) => (
-    <div key={facet} role="group" aria-label={facetName(facet)}>
-      <div className="label-small mt-1">{facetName(facet)}</div>
-      <div className="plan-chips">
-        {FACETS[facet].map((value) => (
-          <Toggle key={value} on={signOf(signs, facet) === value} onPick={() => set(facet, value)}>
-            {value.replaceAll('-', ' ')}
-          </Toggle>
-        ))}
-      </div>
-    </div>
-  ));
-}

@@ -1,0 +1,46 @@
+import type { VirtualItem } from '@tanstack/react-virtual';
+import type { BoardColumn } from './boardModel.ts';
+import { SIZE } from './boardSize.ts';
+
+interface Props {
+  holes: number;
+  columns: readonly BoardColumn[];
+  /** The columns in sight. */
+  across: readonly VirtualItem[];
+  width: number;
+  /** The column that the focus is in. */
+  columnAt: number;
+  onReaction: (id: string) => void;
+}
+
+/** What top does, across the top of the board. */
+export function BoardHeader({ holes, columns, across, width, columnAt, onReaction }: Props) {
+  return (
+    <div className="board-header" role="row" aria-rowindex={1} style={{ width, height: SIZE.header }}>
+      <div className="corner" role="columnheader" style={{ width: SIZE.head }}>
+        <span className="top">When top…</span>
+        <span>
+          <b>{holes}</b> {holes === 1 ? 'hole' : 'holes'}
+        </span>
+      </div>
+      {across.map((item) => {
+        const column = columns[item.index]!;
+        return (
+          <button
+            key={item.key}
+            type="button"
+            role="columnheader"
+            aria-colindex={item.index + 2}
+            tabIndex={-1}
+            className={`column-head ${item.index === columnAt ? 'here' : ''}`}
+            style={{ left: item.start, width: item.size }}
+            title={column.name}
+            onClick={() => column.reaction !== 'none' && onReaction(column.reaction.id)}
+          >
+            <span>{column.name}</span>
+          </button>
+        );
+      })}
+    </div>
+  );
+}
