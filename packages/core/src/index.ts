@@ -17,7 +17,7 @@ export { landingWords, OUTCOME_GOOD, OUTCOME_WORDS, reactionName } from './body/
 export { limbConflicts } from './body/limbConflicts.ts';
 export { mirror, sided } from './body/mirror.ts';
 export { playable } from './body/playable.ts';
-export { translateApparel } from './body/translateApparel.ts';
+export { type ApparelTranslation, translateApparel } from './body/translateApparel.ts';
 export {
   conditionWords,
   contactName,
@@ -154,7 +154,7 @@ export {
 export type { RulesProfile } from './model/rulesProfile.ts';
 export { type Scenario, ScenarioSchema, type WhatIf, WhatIfSchema } from './model/scenario.ts';
 export { exchangeSeconds, variantOf } from './model/seconds.ts';
-export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs } from './model/signs.ts';
+export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs, signOf } from './model/signs.ts';
 export { differences, type Nearest } from './read/nearestPositions.ts';
 export { readAsTop, type TopOption } from './read/readAsTop.ts';
 export type { Builds, Option, Rank } from './read/readMove.ts';
