@@ -5,6 +5,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
+import { preloadPlaces } from './preload.ts';
 import { router } from './router.tsx';
 import { hear } from './store/documents/engine.ts';
 import { listen } from './store/documents/liveEvents.ts';
@@ -16,6 +17,8 @@ store.subscribe(() => keepSettings(store.getState().settings));
 listen((event) => store.dispatch(hear(event)));
 // Where the machine itself says that the network is back, what waits is sent at once.
 addEventListener('online', () => store.dispatch(hear({ type: 'opened' })));
+
+preloadPlaces();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -1,17 +1,14 @@
 import { createBrowserRouter, Navigate, useLocation } from 'react-router';
 import { newAddress } from './components/addresses.ts';
 import { MapPlace } from './places/map/MapPlace.tsx';
+import { LAZY_PLACES } from './preload.ts';
 import { FirstMap } from './shell/FirstMap.tsx';
 import { NotHere } from './shell/NotHere.tsx';
 import { Shell } from './shell/Shell.tsx';
 
 /** Shown for the moment in which a place is being fetched. */
 const Nothing = () => null;
-const read = async () => ({ Component: (await import('./places/read/ReadPlace.tsx')).ReadPlace });
-const weigh = async () => ({ Component: (await import('./places/weigh/WeighPlace.tsx')).WeighPlace });
-const balance = async () => ({ Component: (await import('./places/balance/BalancePlace.tsx')).BalancePlace });
-const drills = async () => ({ Component: (await import('./places/drills/DrillsPlace.tsx')).DrillsPlace });
-const mat = async () => ({ Component: (await import('./places/mat/MatPlace.tsx')).MatPlace });
+const { read, weigh, balance, drills, mat } = LAZY_PLACES;
 const parts = async () => ({ Component: (await import('./dev/Parts.tsx')).Parts });
 
 /** Addresses of before lead on to where their place is now. */
@@ -30,9 +27,9 @@ export const router = createBrowserRouter([
     errorElement: <NotHere />,
     children: [
       { index: true, element: <MapPlace /> },
-      { path: 'read', lazy: read },
-      { path: 'weigh', lazy: weigh },
-      { path: 'balance', lazy: balance },
+      { path: 'read', lazy: async () => ({ Component: (await read()).ReadPlace }) },
+      { path: 'weigh', lazy: async () => ({ Component: (await weigh()).WeighPlace }) },
+      { path: 'balance', lazy: async () => ({ Component: (await balance()).BalancePlace }) },
     ],
   },
   {
@@ -40,9 +37,16 @@ export const router = createBrowserRouter([
     element: <Shell />,
     HydrateFallback: Nothing,
     errorElement: <NotHere />,
-    children: [{ path: 'classes/:classId?', lazy: drills }],
+    children: [
+      { path: 'classes/:classId?', lazy: async () => ({ Component: (await drills()).DrillsPlace }) },
+    ],
   },
-  { path: '/club/mat/:classId?', lazy: mat, HydrateFallback: Nothing, errorElement: <NotHere /> },
+  {
+    path: '/club/mat/:classId?',
+    lazy: async () => ({ Component: (await mat()).MatPlace }),
+    HydrateFallback: Nothing,
+    errorElement: <NotHere />,
+  },
   ...(import.meta.env.DEV ? [{ path: '/dev/parts', lazy: parts, HydrateFallback: Nothing }] : []),
   { path: '*', element: <OldAddress /> },
 ]);

@@ -19,7 +19,7 @@ import { PLACES } from './places.ts';
 
 /** The rail, the place beside it, and what belongs to every place: keys, conflicts, what was just done. */
 export function Shell() {
-  const mapId = useMapId();
+  const { mapId, ready } = useMapId();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const session = useDocument('map', mapId);
@@ -70,12 +70,16 @@ export function Shell() {
       <main className="place">
         {session?.state === 'missing' ? (
           <div className="teach">
-            <h1>This map cannot be opened</h1>
-            <p>{session.trouble}</p>
+            <h1>{session.online ? 'This map cannot be opened' : 'The server cannot be reached'}</h1>
+            <p>
+              {session.online
+                ? session.trouble
+                : 'The map is shown as soon as it can be. What you changed is kept.'}
+            </p>
             <a href="/">Go to the maps there are</a>
           </div>
         ) : (
-          session?.shown && <Outlet />
+          ready && session?.shown && <Outlet />
         )}
       </main>
       <Notices />
@@ -89,7 +93,7 @@ export function Shell() {
 }
 
 /** The map in the address; for the places of the club the one that was there last, else the first there is. */
-function useMapId(): string | undefined {
+function useMapId(): { mapId: string | undefined; ready: boolean } {
   const { mapId } = useParams();
   const dispatch = useAppDispatch();
   const last = useAppSelector(selectMapId);
@@ -100,5 +104,5 @@ function useMapId(): string | undefined {
     if (wanted !== undefined) dispatch(showMap(wanted));
   }, [dispatch, wanted]);
   // The places read the map that was shown last: they wait until it is the wanted one.
-  return wanted === last ? wanted : undefined;
+  return { mapId: wanted, ready: wanted !== undefined && wanted === last };
 }

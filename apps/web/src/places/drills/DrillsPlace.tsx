@@ -120,7 +120,13 @@ export function DrillsPlace() {
           ) : open?.shown ? (
             <ClassSheet key={classId} plan={open.shown} planned={note} onRemove={remove} />
           ) : (
-            open?.state === 'missing' && <p>This class is not here any more.</p>
+            open?.state === 'missing' && (
+              <p>
+                {open.online
+                  ? 'This class is not here any more.'
+                  : 'The server cannot be reached; this class is shown once it is.'}
+              </p>
+            )
           )}
         </div>
       </div>

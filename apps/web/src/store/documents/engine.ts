@@ -291,7 +291,8 @@ export const hear =
       dispatch(hearChange(event.data));
     } else {
       dispatch(api.util.invalidateTags(['Documents']));
-      for (const { address, state } of Object.values(getState().documents.sessions)) {
+      for (const { address, state, online } of Object.values(getState().documents.sessions)) {
+        if (state === 'missing' && !online) void dispatch(openDocument(address));
         if (state === 'ready') void dispatch(follow(address)).then(() => dispatch(send(address)));
       }
     }

@@ -1,0 +1,30 @@
+import checkerWorker from './workers/checker.worker.ts?worker&url';
+import plannerWorker from './workers/planner.worker.ts?worker&url';
+import weigherWorker from './workers/weigher.worker.ts?worker&url';
+
+/** The places that are fetched when they are first gone to. */
+export const LAZY_PLACES = {
+  read: () => import('./places/read/ReadPlace.tsx'),
+  weigh: () => import('./places/weigh/WeighPlace.tsx'),
+  balance: () => import('./places/balance/BalancePlace.tsx'),
+  drills: () => import('./places/drills/DrillsPlace.tsx'),
+  mat: () => import('./places/mat/MatPlace.tsx'),
+};
+
+/** Fetches every place and worker once the first screen stands, so that all of them are there without the server. */
+export function preloadPlaces(): void {
+  const parts: (() => Promise<unknown>)[] = [
+    ...Object.values(LAZY_PLACES),
+    () => import('./places/map/board/AnswerBoard.tsx'),
+    () => import('./places/map/lines/LinesPane.tsx'),
+    ...[checkerWorker, plannerWorker, weigherWorker].map((address) => () => fetch(address)),
+  ];
+  const next = async (): Promise<void> => {
+    // What cannot be fetched now is fetched when it is gone to.
+    await parts
+      .shift()?.()
+      .catch(() => undefined);
+    if (parts.length > 0) requestIdleCallback(() => void next(), { timeout: 2000 });
+  };
+  requestIdleCallback(() => void next(), { timeout: 5000 });
+}
