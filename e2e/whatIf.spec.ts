@@ -193,7 +193,10 @@ test('habits can be scaled, forgotten and held by a what-if; an opponent comes b
   await page.getByLabel('Name', { exact: true }).fill('Against Sedge');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Remove Sedge' }).click();
-  await expect(page.getByText('A what-if is kept about Sedge: remove that first.')).toBeVisible();
+  const refusal = page.getByRole('status').filter({ hasText: 'A what-if is kept about Sedge' });
+  await expect(refusal).toContainText('remove that first.');
+  // Nothing was done, so there is nothing to take back.
+  await expect(refusal.getByRole('button', { name: 'Undo' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Remove the what-if “Against Sedge”' }).click();
   await page.getByLabel('Opponent', { exact: true }).selectOption('Sedge');
   await page.getByRole('button', { name: 'Remove Sedge' }).click();
