@@ -6,7 +6,7 @@ import {
   holdWords,
   type WordContext,
 } from '@aftersquall/core';
-import './limbGlyph.scss';
+import styles from './limbGlyph.module.scss';
 
 /** Six strokes as one sees oneself from above: hands and arms spread, legs down. Left is one's own left. */
 const STROKES: { contacts: Contact[]; path: string }[] = [
@@ -43,7 +43,7 @@ export function LimbGlyph({ holds, context, width = 44 }: Props) {
     >
       <title>{label}</title>
       <circle cx="22" cy="7" r="3" className="head" />
-      <path d="M22 11 V21" className="spine" />
+      <path d="M22 11 V21" className={styles.spine} />
       {STROKES.map(({ contacts, path }) => {
         const held = contacts.some((contact) => bearing.has(contact));
         const [, x, y] = /L([\d.]+) ([\d.]+)$/.exec(path) ?? [];

@@ -5,6 +5,7 @@ import { ChoiceToggle } from '../components/ChoiceToggle.tsx';
 import { settle } from '../store/documents/engine.ts';
 import type { Conflict, Session } from '../store/documents/session.ts';
 import { useAppDispatch } from '../store/store.ts';
+import styles from './shell.module.scss';
 
 const keyOf = ({ kind, id, path }: FieldOverlap): string => [kind, id, ...path].join('/');
 
@@ -78,7 +79,7 @@ function Question({ session, overlap, who, side, onChoose }: QuestionProps) {
   const what = describeField(document, overlap);
   const words = (value: unknown) => describeValue(document, overlap, value);
   return (
-    <div className="conflict-question">
+    <div className={styles['conflict-question']}>
       <p className="mb-1">
         <b>{what}</b>
       </p>

@@ -1,4 +1,4 @@
-import './shell.scss';
+import './shell.module.scss';
 import { emptyMap, freshId, NameSchema } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Form } from 'react-bootstrap';

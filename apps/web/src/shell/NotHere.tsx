@@ -1,4 +1,4 @@
-import './shell.scss';
+import './shell.module.scss';
 import { Link, useRouteError } from 'react-router';
 
 /** For addresses that lead nowhere and for what went wrong while showing a place. */

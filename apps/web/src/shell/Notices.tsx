@@ -6,6 +6,7 @@ import { openDocument, undoChange } from '../store/documents/engine.ts';
 import { reversible } from '../store/documents/session.ts';
 import { closeNotice, type Notice } from '../store/notices.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
+import styles from './shell.module.scss';
 
 /** What was just done, with the offer to take just that back for as long as it can be. */
 export function Notices() {
@@ -13,7 +14,7 @@ export function Notices() {
   const dispatch = useAppDispatch();
   if (!notice) return null;
   return (
-    <div className="toasts" role="status">
+    <div className={styles.toasts} role="status">
       <span>{notice.text}</span>
       {notice.undo && <TakeBack undo={notice.undo} />}
       {notice.removed && <HaveBack address={notice.removed} />}

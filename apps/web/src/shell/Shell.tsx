@@ -1,4 +1,3 @@
-import './shell.scss';
 import { CircleHelp, Moon, Search, Sun } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -16,6 +15,7 @@ import { Finder } from './Finder.tsx';
 import { KeysHelp } from './KeysHelp.tsx';
 import { Notices } from './Notices.tsx';
 import { PLACES } from './places.ts';
+import styles from './shell.module.scss';
 
 /** The rail, the place beside it, and what belongs to every place: keys, conflicts, what was just done. */
 export function Shell() {
@@ -44,9 +44,9 @@ export function Shell() {
   useHotkeys('mod+shift+z, mod+y', () => edited && dispatch(redoChange(edited.address)), written);
 
   return (
-    <div className="shell">
-      <nav className="rail" aria-label="Places">
-        <img className="emblem" src="/icon.svg" alt="Aftersquall" width={34} height={34} />
+    <div className={styles.shell}>
+      <nav className={styles.rail} aria-label="Places">
+        <img className={styles.emblem} src="/icon.svg" alt="Aftersquall" width={34} height={34} />
         {mapId &&
           PLACES.map(({ name, icon: Icon, key, address, end }) => (
             <NavLink key={name} to={address(mapId)} end={end} title={`${name} (${key})`}>
@@ -67,7 +67,7 @@ export function Shell() {
           {theme === 'dark' ? 'Light' : 'Dark'}
         </button>
       </nav>
-      <main className="place">
+      <main className={styles.place}>
         {session?.state === 'missing' ? (
           <div className="teach">
             <h1>{session.online ? 'This map cannot be opened' : 'The server cannot be reached'}</h1>

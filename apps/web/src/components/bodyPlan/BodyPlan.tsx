@@ -11,7 +11,7 @@ import {
   type WordContext,
 } from '@aftersquall/core';
 import type { KeyboardEvent } from 'react';
-import './bodyPlan.scss';
+import styles from './bodyPlan.module.scss';
 import {
   type Body,
   contactAt,
@@ -65,7 +65,7 @@ export function BodyPlan(props: Props) {
   const marked = Object.keys(signs).map((facet) => regionOf(facet as Facet));
   return (
     <svg
-      className={`body-plan ${limb ? `taking of-${limb.body}` : ''}`}
+      className={`${styles['body-plan']} ${limb ? `taking of-${limb.body}` : ''}`}
       viewBox={`0 0 ${PLAN.width} ${PLAN.height}`}
       role="group"
       aria-label="Both bodies, top facing us, bottom below"
@@ -77,7 +77,7 @@ export function BodyPlan(props: Props) {
         bottom
       </text>
       {(['top', 'own'] as const).map((body) => (
-        <g key={body} className={`figure ${body}`}>
+        <g key={body} className={`${styles.figure} ${body}`}>
           {REGIONS.map((region) => (
             <RegionShape
               key={region}
@@ -159,11 +159,11 @@ function RegionShape({ body, region, here, marked, onPick }: RegionProps) {
   const shape = head ? (
     <circle cx={head[0]} cy={head[1]} r={body === 'top' ? 21 : 19} />
   ) : (
-    <path d={d} strokeWidth={width} className={region === 'trunk' ? 'trunk' : 'limb'} />
+    <path d={d} strokeWidth={width} className={region === 'trunk' ? styles.trunk : 'limb'} />
   );
   return (
     <g
-      className={`region ${here ? 'here' : ''} ${marked ? 'marked' : ''}`}
+      className={`${styles.region} ${here ? 'here' : ''} ${marked ? styles.marked : ''}`}
       {...(onPick && {
         role: 'button',
         tabIndex: 0,
@@ -174,7 +174,7 @@ function RegionShape({ body, region, here, marked, onPick }: RegionProps) {
       })}
     >
       {shape}
-      {!head && region !== 'trunk' && <path d={d} className="core" />}
+      {!head && region !== 'trunk' && <path d={d} className={styles.core} />}
     </g>
   );
 }
@@ -195,7 +195,7 @@ function ContactDot({ body, contact, holding, conflict, chosen, onPick }: DotPro
   const name = `${body === 'top' ? "top's" : 'our'} ${contactName(contact)}${holding ? ', holding' : ', free'}`;
   return (
     <g
-      className={`contact ${body} ${limb ? '' : 'middle'} ${holding ? 'holding' : 'free'} ${conflict ? 'conflict' : ''} ${chosen ? 'chosen' : ''}`}
+      className={`${styles.contact} ${body} ${limb ? '' : styles.middle} ${holding ? styles.holding : 'free'} ${conflict ? 'conflict' : ''} ${chosen ? 'chosen' : ''}`}
       transform={`translate(${x} ${y})`}
       {...(onPick && {
         role: 'button',
@@ -208,7 +208,7 @@ function ContactDot({ body, contact, holding, conflict, chosen, onPick }: DotPro
     >
       <title>{name}</title>
       {onPick && <circle r={limb ? 15 : 8} className="finger" />}
-      {conflict && <circle r="11" className="alarm" />}
+      {conflict && <circle r="11" className={styles.alarm} />}
       <circle r={limb ? 6.5 : 4.5} />
     </g>
   );
@@ -224,11 +224,11 @@ function HoldLines({ hold, body, words }: { hold: Hold; body: Body; words: strin
       (from[1] + to[1]) / 2 - (to[0] - from[0]) * 0.12,
     ];
     return (
-      <g key={contact} className={`hold ${body} ${hold.depth ?? 'set'}`}>
+      <g key={contact} className={`${styles.hold} ${body} ${hold.depth ?? 'set'}`}>
         <title>{words}</title>
         <path d={`M${from.join(' ')} Q${bend.join(' ')} ${to.join(' ')}`} />
         {at ? <circle cx={to[0]} cy={to[1]} r="4" /> : <path d={`M${to[0] - 8} ${to[1]} h16`} />}
-        {hold.keep && <rect x={to[0] - 6} y={to[1] - 6} width="12" height="12" className="keep" />}
+        {hold.keep && <rect x={to[0] - 6} y={to[1] - 6} width="12" height="12" className={styles.keep} />}
       </g>
     );
   });
@@ -273,7 +273,7 @@ function SignLabels({ signs }: { signs: Signs }) {
     });
   }
   return (
-    <g className="signs" aria-hidden>
+    <g className={styles.signs} aria-hidden>
       {lines.top.map((text, i) => (
         <text key={text} x={PLAN.width - 6} y={16 + i * 13} textAnchor="end" className="top">
           {text}

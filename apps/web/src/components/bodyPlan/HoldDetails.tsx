@@ -1,6 +1,7 @@
 import { type Contact, DEPTHS, type Hold, type WordContext } from '@aftersquall/core';
 import { FallbacksField } from '../fields/FallbacksField.tsx';
 import type { Limb } from './BodyPlan.tsx';
+import styles from './bodyPlan.module.scss';
 import { limbKind, usualActions } from './limbActions.ts';
 import { PlanChip } from './PlanChip.tsx';
 
@@ -21,14 +22,14 @@ export function HoldDetails({ hold, limb, context, words, onChange }: Props) {
   const shared = hold.contacts.includes(twin);
   return (
     <div className="hold-details" role="group" aria-label={words}>
-      <div className="plan-chips" role="group" aria-label="What it does">
+      <div className={styles['plan-chips']} role="group" aria-label="What it does">
         {[...new Set([...usualActions(limb.contact), hold.action])].map((action) => (
           <PlanChip key={action} on={hold.action === action} onPick={() => onChange({ ...hold, action })}>
             {action.replace('-', ' ')}
           </PlanChip>
         ))}
       </div>
-      <div className="plan-chips" role="group" aria-label="How deep, and marks">
+      <div className={styles['plan-chips']} role="group" aria-label="How deep, and marks">
         {DEPTHS.map((depth) => (
           <PlanChip
             key={depth}

@@ -19,6 +19,7 @@ import { useState } from 'react';
 import { ApparelToggle } from '../ApparelToggle.tsx';
 import { TakeOut } from '../TakeOut.tsx';
 import { BodyPlan, type Limb, type Spot } from './BodyPlan.tsx';
+import styles from './bodyPlan.module.scss';
 import { partsIn, regionAt } from './geometry.ts';
 import { HoldDetails } from './HoldDetails.tsx';
 import { LookedAt } from './LookedAt.tsx';
@@ -78,7 +79,7 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
   };
   return (
     <div className="holds-plan">
-      <div className="plan-bar" hidden={withoutSwitches}>
+      <div className={styles['plan-bar']} hidden={withoutSwitches}>
         <button
           type="button"
           className={`btn btn-sm ${flipped ? 'btn-dark' : 'btn-plain'}`}
@@ -113,7 +114,7 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
         <LookedAt translation={translation} context={context} />
       ) : (
         <>
-          <p className="plan-hint" aria-live="polite">
+          <p className={styles['plan-hint']} aria-live="polite">
             {limb ? (
               <>
                 <b>
@@ -129,7 +130,7 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
             )}
           </p>
           {limb && spot && (
-            <div className="plan-chips" role="group" aria-label="What it takes">
+            <div className={styles['plan-chips']} role="group" aria-label="What it takes">
               {partsIn(spot.region).map((choice) => {
                 const target: Target = { of: spot.body, ...choice };
                 return (
@@ -146,7 +147,7 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
             </div>
           )}
           {limb && !spot && (
-            <div className="plan-chips">
+            <div className={styles['plan-chips']}>
               <button
                 type="button"
                 className="chip"

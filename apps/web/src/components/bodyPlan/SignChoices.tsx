@@ -1,5 +1,6 @@
 import { FACETS, type Facet, facetName, type Signs, signOf } from '@aftersquall/core';
 import type { Spot } from './BodyPlan.tsx';
+import styles from './bodyPlan.module.scss';
 import { facetsIn } from './geometry.ts';
 import { PlanChip } from './PlanChip.tsx';
 
@@ -20,7 +21,7 @@ export function SignChoices({ spot, signs, onChange }: Props) {
   return facets.map((facet) => (
     <div key={facet} role="group" aria-label={facetName(facet)}>
       <div className="label-small mt-1">{facetName(facet)}</div>
-      <div className="plan-chips">
+      <div className={styles['plan-chips']}>
         {FACETS[facet].map((value) => (
           <PlanChip key={value} on={signOf(signs, facet) === value} onPick={() => set(facet, value)}>
             {value.replaceAll('-', ' ')}

@@ -1,6 +1,7 @@
 import { PARTS, type Part, type Side, type Target, targetName, type WordContext } from '@aftersquall/core';
 import { useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
+import styles from './fields.module.scss';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -27,7 +28,7 @@ export function FallbacksField({ fallbacks, of, context, onChange }: Props) {
           />
         </span>
       ))}
-      <span className="pair">
+      <span className={styles.pair}>
         <SelectField
           label="Side of what is taken instead"
           hideLabel

@@ -2,6 +2,7 @@ import { BUILD_VALUES, type Fit, FitSchema, type Issue, zodIssues } from '@after
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
+import styles from './fields.module.scss';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -70,8 +71,8 @@ function FitForm({ onAdd }: { onAdd: (fit: Fit) => void }) {
       );
   };
   return (
-    <div className="hold-form">
-      <div className="field-grid">
+    <div className={styles['hold-form']}>
+      <div className={styles['field-grid']}>
         <SelectField
           label="About"
           value={about}

@@ -18,6 +18,7 @@ import { Pencil, Plus } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
 import { FallbacksField } from './FallbacksField.tsx';
+import styles from './fields.module.scss';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -48,7 +49,7 @@ export function HoldsField({ label, by, holds, context, onChange }: Props) {
     if (issues.length === 0) setEditing(undefined);
   };
   return (
-    <fieldset aria-label={label} className="holds-field">
+    <fieldset aria-label={label} className={styles['holds-field']}>
       <ul className="list-unstyled mb-1">
         {holds.map((hold) => (
           <li key={hold.id}>
@@ -154,7 +155,7 @@ function HoldForm({ by, hold, taken, context, onSave, onCancel }: FormProps) {
     );
 
   return (
-    <form className="hold-form" onSubmit={submit}>
+    <form className={styles['hold-form']} onSubmit={submit}>
       <div className="chip-field" role="group" aria-label="With">
         {CONTACTS.map((contact) => (
           <button
@@ -168,7 +169,7 @@ function HoldForm({ by, hold, taken, context, onSave, onCancel }: FormProps) {
           </button>
         ))}
       </div>
-      <div className="field-grid">
+      <div className={styles['field-grid']}>
         <SelectField label="Does" value={action} choices={wordChoices(HOLD_ACTIONS)} onChange={setAction} />
         <SelectField label="On" value={part} choices={wordChoices(PARTS)} onChange={setPart} />
         <SelectField label="Side" value={side} choices={SIDES} onChange={setSide} />

@@ -1,6 +1,7 @@
 import { HOLD_ACTIONS, type HoldPattern, PARTS, patternWords, type WordContext } from '@aftersquall/core';
 import { useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
+import styles from './fields.module.scss';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -36,7 +37,7 @@ export function PatternsField({ label, patterns, context, onChange }: Props) {
           />
         </span>
       ))}
-      <span className="pair">
+      <span className={styles.pair}>
         <SelectField
           label={`${label}: action`}
           hideLabel

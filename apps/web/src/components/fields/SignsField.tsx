@@ -1,6 +1,7 @@
 import { FACET_NAMES, FACETS, type Facet, facetName, type Signs, signWords } from '@aftersquall/core';
 import { useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
+import styles from './fields.module.scss';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
 interface Props {
@@ -23,7 +24,7 @@ export function SignsField({ label, signs, onChange }: Props) {
           <TakeOut label={`Take out: ${signWords(name as Facet, value)}`} onClick={() => drop(name)} />
         </span>
       ))}
-      <span className="pair">
+      <span className={styles.pair}>
         <SelectField
           label={`${label}: add a sign`}
           hideLabel

@@ -6,6 +6,7 @@ import {
   type TippingProfile,
   weakestArc,
 } from '@aftersquall/core';
+import styles from './balance.module.scss';
 import { wayWords } from './balanceState.ts';
 import { SideView } from './SideView.tsx';
 
@@ -21,11 +22,11 @@ interface Props {
 export function BalanceAnswer({ profile, direction, pushHeight, sweep }: Props) {
   const arc = weakestArc(profile);
   return (
-    <section className="balance-answer" aria-label="What it takes" aria-live="polite">
+    <section className={styles['balance-answer']} aria-label="What it takes" aria-live="polite">
       <h2>
         Towards {wayWords(direction.degrees)} <small className="soft">{direction.degrees}°</small>
       </h2>
-      <p className={arc.has(direction.degrees) ? 'weakest' : ''}>
+      <p className={arc.has(direction.degrees) ? styles.weakest : ''}>
         {arc.has(direction.degrees)
           ? 'This is where top is weakest.'
           : `Weakest towards ${[...arc].map((d) => `${d}°`).join(', ')}.`}
@@ -62,14 +63,14 @@ export function BalanceAnswer({ profile, direction, pushHeight, sweep }: Props) 
 
 /** The push in plain words, with newtons beside. */
 function Push({ direction, profile }: { direction: ProfileDirection; profile: TippingProfile }) {
-  if (direction.margin < -1e-6) return <p className="big">Falling that way already.</p>;
+  if (direction.margin < -1e-6) return <p className={styles.big}>Falling that way already.</p>;
   if (direction.margin <= 0) {
     const fall = profile.directions.reduce((a, b) => (b.margin < a.margin ? b : a));
-    return <p className="big">Falls by itself, towards {wayWords(fall.degrees)}.</p>;
+    return <p className={styles.big}>Falls by itself, towards {wayWords(fall.degrees)}.</p>;
   }
   return (
     <>
-      <p className="big">
+      <p className={styles.big}>
         about {Math.max(1, Math.round(direction.force / GRAVITY))} kg of pull{' '}
         <small className="soft">{direction.force.toFixed(0)} N</small>
       </p>

@@ -1,4 +1,3 @@
-import './balance.scss';
 import { checkSweep, GRAVITY, indexMap, reactionKey, reactionName, STANCES, sided } from '@aftersquall/core';
 import { Columns2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
@@ -11,6 +10,7 @@ import { selectMap } from '../../store/openMap.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { BalanceAnswer } from './BalanceAnswer.tsx';
+import styles from './balance.module.scss';
 import { type BalanceState, profileOf, STARTING, stateOfSweep } from './balanceState.ts';
 import { MatView } from './MatView.tsx';
 import { StandControls } from './StandControls.tsx';
@@ -92,10 +92,10 @@ export function BalancePlace() {
           <RotateCcw size={15} aria-hidden /> Begin again
         </button>
       </header>
-      <div className="balance-body">
+      <div className={styles['balance-body']}>
         <StandControls state={state} onChange={change} />
-        <section className="balance-mat" aria-label="The mat from above">
-          <div className={beside ? 'mats beside' : 'mats'}>
+        <section className={styles['balance-mat']} aria-label="The mat from above">
+          <div className={beside ? `${styles.mats} beside` : styles.mats}>
             <MatView
               profile={profile}
               degrees={direction.degrees}

@@ -1,5 +1,6 @@
 import { contactName, heading, type Point, type TippingProfile, weakestArc } from '@aftersquall/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import styles from './balance.module.scss';
 
 interface Props {
   profile: TippingProfile;
@@ -66,7 +67,7 @@ export function MatView({ profile, degrees, sweep, label, onDegrees, onLean }: P
   return (
     <svg
       ref={svg}
-      className="mat-view"
+      className={styles['mat-view']}
       viewBox={`${-size} ${-size} ${2 * size} ${2 * size}`}
       role="group"
       aria-label={label}
@@ -81,38 +82,41 @@ export function MatView({ profile, degrees, sweep, label, onDegrees, onLean }: P
       }}
     >
       {[-1, -0.5, 0, 0.5, 1].map((metre) => (
-        <g key={metre} className="tatami">
+        <g key={metre} className={styles.tatami}>
           <path d={`M${-size} ${metre * SCALE}H${size}M${metre * SCALE} ${-size}V${size}`} />
         </g>
       ))}
-      <text x={-size + 6} y={size - 6} className="scale">
+      <text x={-size + 6} y={size - 6} className={styles.scale}>
         ½ m a line
       </text>
-      <text x={0} y={size - 6} textAnchor="middle" className="scale">
+      <text x={0} y={size - 6} textAnchor="middle" className={styles.scale}>
         top’s front, bottom is here
       </text>
-      <g className="bones">
+      <g className={styles.bones}>
         {BONES.map(([from, to]) => {
           const [a, b] = [joints[from]!, joints[to]!];
           const [p, q] = [place([a[0], a[1]]), place([b[0], b[1]])];
-          return <path key={`${from}${to}`} className="bone" d={`M${p.join(' ')}L${q.join(' ')}`} />;
+          return <path key={`${from}${to}`} className={styles.bone} d={`M${p.join(' ')}L${q.join(' ')}`} />;
         })}
       </g>
-      <polygon points={say(polygon)} className="base" />
+      <polygon points={say(polygon)} className={styles.base} />
       {patches.map(({ contact, points }) => (
-        <polygon key={contact} points={say(hullOrder(points))} className="patch">
+        <polygon key={contact} points={say(hullOrder(points))} className={styles.patch}>
           <title>{contactName(contact)}</title>
         </polygon>
       ))}
-      <polygon points={say(rim(({ guarded }) => guarded))} className="rose guarded" />
-      <polygon points={say(rim(({ margin }) => margin))} className="rose" />
+      <polygon points={say(rim(({ guarded }) => guarded))} className={`${styles.rose} ${styles.guarded}`} />
+      <polygon points={say(rim(({ margin }) => margin))} className={styles.rose} />
       {directions.map((direction) => {
         const [x1, y1] = place(com);
         const weak = arc.has(direction.degrees);
         const [x2, y2] = place(tip(com, direction.degrees, weak ? 0.95 : Math.max(0.04, direction.margin)));
         const chosen = direction.degrees === degrees;
         return (
-          <g key={direction.degrees} className={`ray ${weak ? 'weak' : ''} ${chosen ? 'chosen' : ''}`}>
+          <g
+            key={direction.degrees}
+            className={`${styles.ray} ${weak ? styles.weak : ''} ${chosen ? 'chosen' : ''}`}
+          >
             <path d={`M${x1} ${y1}L${x2} ${y2}`} />
             {onDegrees && (
               <path
@@ -128,7 +132,7 @@ export function MatView({ profile, degrees, sweep, label, onDegrees, onLean }: P
         const [x, y] = place(spot);
         const [x1, y1] = place([joints.hips![0], joints.hips![1]]);
         return (
-          <g key={contact} className="repost">
+          <g key={contact} className={styles.repost}>
             <path d={`M${x1} ${y1}L${x} ${y}`} />
             <circle cx={x} cy={y} r="6" />
             <text x={x + 9} y={y + (i % 2 === 0 ? -3 : 11)}>
@@ -139,7 +143,7 @@ export function MatView({ profile, degrees, sweep, label, onDegrees, onLean }: P
       })}
       {sweep !== undefined && (
         <path
-          className="sweep"
+          className={styles.sweep}
           d={`M${place(tip(com, sweep, 0.2)).join(' ')}L${place(tip(com, sweep, 0.9)).join(' ')}`}
           markerEnd="url(#sweep-end)"
         />
@@ -158,7 +162,7 @@ export function MatView({ profile, degrees, sweep, label, onDegrees, onLean }: P
         </marker>
       </defs>
       <g
-        className="com"
+        className={styles.com}
         transform={`translate(${place(com).join(' ')})`}
         {...(onLean && {
           role: 'button',

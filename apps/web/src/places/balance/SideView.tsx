@@ -1,4 +1,5 @@
 import { heading, type ProfileDirection, type TippingProfile } from '@aftersquall/core';
+import styles from './balance.module.scss';
 
 interface Props {
   profile: TippingProfile;
@@ -25,25 +26,25 @@ export function SideView({ profile, direction, pushHeight }: Props) {
   const up = (z: number): number => -z * SCALE;
   return (
     <svg
-      className="side-view"
+      className={styles['side-view']}
       viewBox="-120 -185 240 205"
       role="img"
       aria-label="Top from the side, the push going right"
     >
-      <path className="floor" d="M-120 0H120" />
+      <path className={styles.floor} d="M-120 0H120" />
       {LINKS.map((link) => (
         <polyline
           key={link[1]}
-          className="bone"
+          className={styles.bone}
           points={link
             .map((name) => `${along(joints[name]![0], joints[name]![1])},${up(joints[name]![2])}`)
             .join(' ')}
         />
       ))}
-      <path className="plumb" d={`M${middle} ${up(height)}V0`} />
-      {direction.margin > 0 && <path className="tilt" d={`M${edge} 0L${middle} ${up(height)}`} />}
+      <path className={styles.plumb} d={`M${middle} ${up(height)}V0`} />
+      {direction.margin > 0 && <path className={styles.tilt} d={`M${edge} 0L${middle} ${up(height)}`} />}
       <circle className="edge" cx={edge} cy="0" r="4" />
-      <circle className="com" cx={middle} cy={up(height)} r="6" />
+      <circle className={styles.com} cx={middle} cy={up(height)} r="6" />
       <path className="push" d={`M${middle - 52} ${up(pushHeight)}h34`} markerEnd="url(#sweep-end)" />
       <text x={edge + 6} y="14">
         {direction.margin > 0 ? `${direction.tipAngle.toFixed(0)}°` : 'falling'}

@@ -11,6 +11,7 @@ import {
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
+import styles from './balance.module.scss';
 import { type BalanceState, POSTS, type PostState, type PushAt } from './balanceState.ts';
 
 interface Props {
@@ -21,7 +22,7 @@ interface Props {
 /** How top stands: stance, build, what can be stood on, and where the push goes. */
 export function StandControls({ state, onChange }: Props) {
   return (
-    <section className="balance-controls" aria-label="How top stands">
+    <section className={styles['balance-controls']} aria-label="How top stands">
       <SelectField
         label="Stance"
         value={state.stance}
@@ -112,7 +113,7 @@ function PostRow({
     foot ? ['pinned', 'cannot step'] : ['added', 'on the mat'],
   ];
   return (
-    <div className="post-row">
+    <div className={styles['post-row']}>
       <span>{contactName(contact)}</span>
       <ChoiceToggle<PostState>
         label={contactName(contact)}

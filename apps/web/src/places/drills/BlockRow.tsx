@@ -15,6 +15,7 @@ import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
+import styles from './drills.module.scss';
 
 interface Props {
   block: Block;
@@ -42,20 +43,20 @@ export function BlockRow({ block, plan, start, over, onChange, onRemove, onMove 
     <li
       ref={setNodeRef}
       style={style}
-      className={`block ${block.kind} ${over ? 'is-over' : ''}`}
+      className={`${styles.block} ${block.kind} ${over ? styles['is-over'] : ''}`}
       aria-label={block.title}
     >
       <button
         ref={setActivatorNodeRef}
         type="button"
-        className="bare grip"
+        className={`bare ${styles.grip}`}
         aria-label={`Drag ${block.title}`}
         {...attributes}
         {...listeners}
       >
         <GripVertical size={18} aria-hidden />
       </button>
-      <div className="when">
+      <div className={styles.when}>
         <b>{clock(start)}</b>
         <span>{clock(blockTime(block, plan).total)}</span>
         {over && <span className="hazard small">over</span>}
@@ -68,7 +69,7 @@ export function BlockRow({ block, plan, start, over, onChange, onRemove, onMove 
           <Drilled block={block} plan={plan} onChange={onChange} />
         )}
       </div>
-      <div className="side-buttons">
+      <div className={styles['side-buttons']}>
         <button
           type="button"
           className="bare"
@@ -93,8 +94,8 @@ export function BlockRow({ block, plan, start, over, onChange, onRemove, onMove 
 
 function Rest({ block, onChange }: { block: Extract<Block, { kind: 'rest' }>; onChange: Props['onChange'] }) {
   return (
-    <div className="goal-line">
-      <span className="block-title">
+    <div className={styles['goal-line']}>
+      <span className={styles['block-title']}>
         <Droplets size={16} aria-hidden /> {block.title}
       </span>
       <SavedField
@@ -132,11 +133,11 @@ function Drilled({
   const number = (text: string) => readNumber(text) ?? Number.NaN;
   return (
     <>
-      <div className="block-title">
+      <div className={styles['block-title']}>
         {block.title} <Hazards tags={block.hazards} />
       </div>
       {block.links.length > 1 && (
-        <div className="links">
+        <div className={styles.links}>
           {block.links.map((link, place) => (
             <span key={`${link.exchange}-${place}`}>
               {link.move}
@@ -145,7 +146,7 @@ function Drilled({
           ))}
         </div>
       )}
-      <details className="roles">
+      <details className={styles.roles}>
         <summary>What each partner does</summary>
         <p>
           <b className="own">Bottom</b> {block.bottom}
@@ -154,7 +155,7 @@ function Drilled({
           <b className="top">Top</b> {block.top}
         </p>
       </details>
-      <div className="goal-line numbers">
+      <div className={`${styles['goal-line']} numbers`}>
         <SavedField
           label="Reps each"
           type="number"

@@ -34,6 +34,7 @@ import { changeDocument } from '../../store/documents/engine.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { BlockRow } from './BlockRow.tsx';
+import styles from './drills.module.scss';
 
 interface Props {
   plan: ClassPlan;
@@ -73,9 +74,9 @@ export function ClassSheet({ plan, planned, onRemove }: Props) {
 
   let elapsed = 0;
   return (
-    <div className="class-sheet">
-      <div className="goal-line">
-        <div className="wide">
+    <div className={styles['class-sheet']}>
+      <div className={styles['goal-line']}>
+        <div className={styles.wide}>
           <SavedField label="Name" value={plan.name} onSave={(name) => changeHead('name', name)} />
         </div>
         <SavedField
@@ -123,7 +124,7 @@ export function ClassSheet({ plan, planned, onRemove }: Props) {
       </div>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={plan.blocks.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <ol className="block-list">
+          <ol className={styles['block-list']}>
             {plan.blocks.map((block, at) => {
               const start = elapsed;
               elapsed += classSeconds({ ...plan, blocks: [block] });
@@ -168,8 +169,8 @@ function TotalBar({
   const scale = Math.max(total, budget, 1);
   const over = total > budget;
   return (
-    <div className={`total ${over ? 'over' : ''}`}>
-      <div className="total-bar" aria-hidden>
+    <div className={`${styles.total} ${over ? 'over' : ''}`}>
+      <div className={styles['total-bar']} aria-hidden>
         {blocks.map((block) => (
           <span
             key={block.id}

@@ -1,4 +1,3 @@
-import './drills.scss';
 import {
   CLASS_FORMAT,
   CLASS_VERSION,
@@ -28,6 +27,7 @@ import { selectMap } from '../../store/openMap.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { thePlanner } from '../../workers/planner.ts';
 import { ClassSheet } from './ClassSheet.tsx';
+import styles from './drills.module.scss';
 import { GoalForm } from './GoalForm.tsx';
 import type { Goal, Request } from './request.ts';
 
@@ -99,13 +99,21 @@ export function DrillsPlace() {
           </>
         )}
       </header>
-      <div className="drills-body">
-        <nav className="class-list" aria-label="Classes">
-          <Link className={`pick-class ${classId ? '' : 'on'}`} to={classAddress()} onClick={startClass}>
+      <div className={styles['drills-body']}>
+        <nav className={styles['class-list']} aria-label="Classes">
+          <Link
+            className={`${styles['pick-class']} ${classId ? '' : 'on'}`}
+            to={classAddress()}
+            onClick={startClass}
+          >
             <Plus size={16} aria-hidden /> New class
           </Link>
           {(classes ?? []).map(({ id, head }) => (
-            <Link key={id} className={`pick-class ${id === classId ? 'on' : ''}`} to={classAddress(id)}>
+            <Link
+              key={id}
+              className={`${styles['pick-class']} ${id === classId ? 'on' : ''}`}
+              to={classAddress(id)}
+            >
               <span>{head.name}</span>
               <span className="soft small">
                 {String(head.minutes)} min, {String(head.people)} people, {String(head.apparel)}
@@ -114,7 +122,7 @@ export function DrillsPlace() {
           ))}
           {error && <p className="hazard p-2">{refusalOf(error).message}</p>}
         </nav>
-        <div className="class-body">
+        <div className={styles['class-body']}>
           {!classId ? (
             <GoalForm key={map.id} map={map} onBuild={build} />
           ) : open?.shown ? (

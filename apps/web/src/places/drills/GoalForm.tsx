@@ -9,6 +9,7 @@ import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import styles from './drills.module.scss';
 import type { Goal, Request } from './request.ts';
 
 const whole = (least: number, most: number, what: string) =>
@@ -89,9 +90,9 @@ export function GoalForm({ map, onBuild }: Props) {
   );
 
   return (
-    <Form onSubmit={build} noValidate className="goal-form" aria-label="New class">
+    <Form onSubmit={build} noValidate className={styles['goal-form']} aria-label="New class">
       <h2>What is the class for?</h2>
-      <div className="goal-line">
+      <div className={styles['goal-line']}>
         <Field
           label="Name"
           id="class-name"
@@ -137,7 +138,7 @@ export function GoalForm({ map, onBuild }: Props) {
           );
         })}
       </div>
-      <div className="goal-go">
+      <div className={styles['goal-go']}>
         <button type="submit" className="btn btn-now" disabled={chosen.size === 0 || isSubmitting}>
           {isSubmitting ? 'Building…' : 'Build the class'}
         </button>
@@ -150,7 +151,7 @@ export function GoalForm({ map, onBuild }: Props) {
       {positions.length === 0 && (
         <p>The map has no exchanges yet: a class is made of them. Write some in the Map.</p>
       )}
-      <div className="goal-positions">
+      <div className={styles['goal-positions']}>
         {positions.map(({ position, exchanges }) => (
           <PositionGoals
             key={position.id}
@@ -191,7 +192,7 @@ function PositionGoals({ map, name, exchanges, chosen, flip, apparel }: GoalsPro
   const count = exchanges.filter(({ id }) => chosen.has(id)).length;
   const ids = exchanges.map(({ id }) => id);
   return (
-    <div className="goal-position">
+    <div className={styles['goal-position']}>
       <input
         type="checkbox"
         className="form-check-input"
@@ -212,7 +213,7 @@ function PositionGoals({ map, name, exchanges, chosen, flip, apparel }: GoalsPro
         {exchanges.map((exchange) => {
           const fits = playable(map, exchange, apparel);
           return (
-            <label key={exchange.id} className="goal-exchange">
+            <label key={exchange.id} className={styles['goal-exchange']}>
               <input
                 type="checkbox"
                 className="form-check-input"
@@ -246,7 +247,7 @@ interface FieldProps {
 
 function Field({ label, id, error, input, wide, placeholder }: FieldProps) {
   return (
-    <Form.Group controlId={id} className={wide ? 'wide' : 'narrow'}>
+    <Form.Group controlId={id} className={wide ? styles.wide : styles.narrow}>
       <Form.Label>{label}</Form.Label>
       <Form.Control size="sm" {...input} isInvalid={Boolean(error)} placeholder={placeholder} />
       <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { useAppSelector } from '../../store/store.ts';
+import styles from './map.module.scss';
 import type { useView } from './useView.ts';
 
 /** What is shown of the map; how many filters are in use stands on the button. */
@@ -11,7 +12,7 @@ export function FilterChoice({ filters, set }: Pick<ReturnType<typeof useView>, 
   const count = [filters.wear, filters.level, filters.holes, rules].filter(Boolean).length;
   const [open, setOpen] = useState(false);
   return (
-    <div className="filters">
+    <div className={styles.filters}>
       <button
         type="button"
         className={`btn btn-sm ${count > 0 ? 'btn-dark' : 'btn-plain'}`}
@@ -23,7 +24,7 @@ export function FilterChoice({ filters, set }: Pick<ReturnType<typeof useView>, 
         <ListFilter size={15} aria-hidden /> {count > 0 && count}
       </button>
       {open && (
-        <div className="filter-box" role="group" aria-label="Filters">
+        <div className={styles['filter-box']} role="group" aria-label="Filters">
           <SelectField
             label="Played in"
             value={filters.wear}

@@ -24,6 +24,7 @@ import { closeDocument } from '../../store/documents/documentsSlice.ts';
 import { notify } from '../../store/notices.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
+import styles from './map.module.scss';
 
 type Asking = 'new' | 'copy' | 'rename';
 const TITLES: Record<Asking, string> = {
@@ -96,7 +97,7 @@ export function MapMenu({ map }: { map: GuardMap }) {
     <>
       <Dropdown>
         <h1>
-          <Dropdown.Toggle as="button" type="button" className="map-name">
+          <Dropdown.Toggle as="button" type="button" className={styles['map-name']}>
             {map.name} <ChevronDown size={17} aria-hidden />
           </Dropdown.Toggle>
         </h1>

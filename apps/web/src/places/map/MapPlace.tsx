@@ -1,4 +1,3 @@
-import './map.scss';
 import { duplicateSystem, freshId, put, remove, SHIPPED_PROFILES, type System } from '@aftersquall/core';
 import { History, Plus, ScrollText } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
@@ -23,6 +22,7 @@ import { tideOf } from './chart/tide.ts';
 import { FilterChoice } from './FilterChoice.tsx';
 import { FindingsButton } from './FindingsButton.tsx';
 import { MapMenu } from './MapMenu.tsx';
+import styles from './map.module.scss';
 import { Pane } from './Pane.tsx';
 import { positionOf, useSelection } from './selection.ts';
 import { Sheet } from './sheet/Sheet.tsx';
@@ -168,7 +168,7 @@ export function MapPlace() {
           </Dropdown.Menu>
         </Dropdown>
       </header>
-      <div className="map-body">
+      <div className={styles['map-body']}>
         {pane && (
           <Pane
             pane={pane}

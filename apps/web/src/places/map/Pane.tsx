@@ -4,6 +4,7 @@ import { lazy, Suspense } from 'react';
 import type { Spot } from './board/useSpot.ts';
 import { FindingsPane } from './findings/FindingsPane.tsx';
 import { HistoryPane } from './history/HistoryPane.tsx';
+import styles from './map.module.scss';
 import type { Selection } from './selection.ts';
 import type { MapPane } from './useView.ts';
 
@@ -30,7 +31,7 @@ interface Props {
 /** The strip on the left: findings, history, or the same map as lines. */
 export function Pane({ pane, map, findings, fresh, failed, positions, draft, onClose, onJump }: Props) {
   return (
-    <aside className={`pane ${pane}`} aria-label={NAMES[pane]}>
+    <aside className={`${styles.pane} ${pane}`} aria-label={NAMES[pane]}>
       <div className="d-flex align-items-center mb-2">
         <h2 className="mb-0">{NAMES[pane]}</h2>
         <button type="button" className="bare ms-auto" aria-label={`Close: ${NAMES[pane]}`} onClick={onClose}>

@@ -1,4 +1,3 @@
-import './mat.scss';
 import { type Block, type ClassPlan, type Segment, segmentStart } from '@aftersquall/core';
 import { ArrowLeft, Maximize, Pause, Play, RotateCcw, SkipBack, SkipForward } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -9,6 +8,7 @@ import { Hazards } from '../../components/Hazards.tsx';
 import { useTheme } from '../../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../../store/api.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
+import styles from './mat.module.scss';
 import { type Run, useRun } from './useRun.ts';
 
 /** The class on the wall: one clock, one task, what comes next. */
@@ -24,7 +24,7 @@ export function MatPlace() {
 function ChooseClass({ gone }: { gone: boolean }) {
   const { data: classes, error, refetch } = useListDocumentsQuery({ params: { kind: 'class' } });
   return (
-    <main className="mat-choose">
+    <main className={styles['mat-choose']}>
       <Link to={classAddress()}>
         <ArrowLeft size={18} aria-hidden /> Drills
       </Link>
@@ -39,7 +39,7 @@ function ChooseClass({ gone }: { gone: boolean }) {
       )}
       {gone && <p>The class you asked for is not here any more.</p>}
       {classes?.map(({ id, head }) => (
-        <Link key={id} className="mat-class" to={matAddress(id)}>
+        <Link key={id} className={styles['mat-class']} to={matAddress(id)}>
           <b>{head.name}</b>
           <span>
             {String(head.minutes)} min, {String(head.people)} people
@@ -59,12 +59,12 @@ function Running({ plan }: { plan: ClassPlan }) {
   const segment = run.now && run.segments[run.now.index];
   const block = segment && plan.blocks[segment.block];
   return (
-    <main className={`mat ${segment?.kind ?? 'over'} ${run.running ? '' : 'paused'}`}>
+    <main className={`${styles.mat} ${segment?.kind ?? 'over'} ${run.running ? '' : styles.paused}`}>
       <header>
         <Link to={classAddress(plan.id)} aria-label="Leave the mat">
           <ArrowLeft size={26} aria-hidden />
         </Link>
-        <span className="class-name">{plan.name}</span>
+        <span className={styles['class-name']}>{plan.name}</span>
         <span className="spent">
           {clock(run.elapsed)} of {clock(run.total)}
         </span>
@@ -75,7 +75,7 @@ function Running({ plan }: { plan: ClassPlan }) {
         <Over plan={plan} />
       )}
       <Controls run={run} />
-      <div className="progress-line" aria-hidden>
+      <div className={styles['progress-line']} aria-hidden>
         <i style={{ width: `${(run.elapsed / Math.max(1, run.total)) * 100}%` }} />
       </div>
     </main>
@@ -88,27 +88,27 @@ function Now({ run, plan, segment, block }: { run: Run; plan: ClassPlan; segment
   const drilled = block.kind === 'rest' ? undefined : block;
   const next = run.segments[run.now!.index + 1];
   return (
-    <div className="now">
-      <div className="task">
-        <div className="kind">{headline(segment, block)}</div>
-        <div className="clock" role="timer" aria-label="Time left">
+    <div className={styles.now}>
+      <div className={styles.task}>
+        <div className={styles.kind}>{headline(segment, block)}</div>
+        <div className={styles.clock} role="timer" aria-label="Time left">
           {clock(Math.ceil(run.now!.left - 1e-6))}
         </div>
         <div className="who">
           {segment.turn > 0 && (
             <>
               <span>{segment.turns === 1 ? 'Alone' : TURN_WORDS[segment.turn]}</span>
-              <span className="side">{segment.side === 'first' ? 'Side as shown' : 'Other side'}</span>
+              <span className={styles.side}>{segment.side === 'first' ? 'Side as shown' : 'Other side'}</span>
             </>
           )}
           {segment.kind === 'demo' && <span>Watch</span>}
         </div>
       </div>
-      <div className="brief">
+      <div className={styles.brief}>
         <h1>{block.title}</h1>
         {drilled && (
           <>
-            <p className="reps">
+            <p className={styles.reps}>
               {drilled.reps} {drilled.reps === 1 ? 'rep' : 'reps'}
               {drilled.kind === 'setup' && ' of the set-up only'}
             </p>
@@ -129,13 +129,13 @@ function Now({ run, plan, segment, block }: { run: Run; plan: ClassPlan; segment
               <b className="top">Top</b> {drilled.top}
             </p>
             {drilled.hazards.length > 0 && (
-              <p className="care">
+              <p className={styles.care}>
                 <Hazards tags={drilled.hazards} /> Finish slowly. Release at the tap: hand, foot or voice.
               </p>
             )}
           </>
         )}
-        <p className="next">
+        <p className={styles.next}>
           Next: {next ? nextWords(next, segment, plan) : 'the end'}
           {next && <span className="soft"> at {clock(segmentStart(run.segments, run.now!.index + 1))}</span>}
         </p>
@@ -161,7 +161,7 @@ function nextWords(next: Segment, now: Segment, plan: ClassPlan): string {
 
 function Over({ plan }: { plan: ClassPlan }) {
   return (
-    <div className="now done">
+    <div className={`${styles.now} ${styles.done}`}>
       <h1>That was {plan.name}.</h1>
       <p>
         {plan.leftOver.length > 0
@@ -174,13 +174,13 @@ function Over({ plan }: { plan: ClassPlan }) {
 
 function Controls({ run }: { run: Run }) {
   return (
-    <div className="controls">
+    <div className={styles.controls}>
       <button type="button" aria-label="Back" title="Back (←)" onClick={() => run.skip(-1)}>
         <SkipBack aria-hidden />
       </button>
       <button
         type="button"
-        className="main"
+        className={styles.main}
         aria-label={run.running ? 'Pause' : 'Start'}
         title="Start and pause (Space)"
         onClick={run.toggle}

@@ -20,6 +20,7 @@ import { mapAddress } from '../../components/addresses.ts';
 import { Hazards } from '../../components/Hazards.tsx';
 import { Worth } from '../../components/Worth.tsx';
 import { useAppSelector } from '../../store/store.ts';
+import styles from './read.module.scss';
 
 const RANK_WORDS: Record<Rank, string> = {
   ready: 'Ready now',
@@ -77,7 +78,7 @@ export function Answers({ map, reading, met, stale, onTake }: Props) {
         return (
           options.length > 0 && (
             <section key={rank} aria-label={RANK_WORDS[rank]}>
-              <h3 className={`rank ${rank}`}>{RANK_WORDS[rank]}</h3>
+              <h3 className={`${styles.rank} ${rank}`}>{RANK_WORDS[rank]}</h3>
               {options.map((option) => (
                 <AnswerCard
                   key={`${option.from.mirrored}${option.move.id}`}
@@ -116,7 +117,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
   const ways = move.variants.filter(({ when }) => !when.apparel || when.apparel === apparel);
   const say = (holds: Option['keeps']) => holds.map((hold) => holdWords(hold, context)).join('; ');
   return (
-    <article className={`answer-card ${option.rank} ${option.legal ? '' : 'barred'}`}>
+    <article className={`${styles['answer-card']} ${option.rank} ${option.legal ? '' : styles.barred}`}>
       <div className="head">
         <div>
           <Link to={`${mapAddress(mapId)}?sel=move.${move.id}`} className="name">
@@ -150,7 +151,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
         </p>
       )}
       {option.dropsKept.length > 0 && (
-        <p className="loud">
+        <p className={styles.loud}>
           <TriangleAlert size={15} aria-hidden /> Lets go of what should be kept: {say(option.dropsKept)}.
         </p>
       )}
@@ -179,7 +180,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
         )}
       </dl>
       {option.balance && (
-        <p className="balance-line">
+        <p className={styles['balance-line']}>
           <Scale size={14} aria-hidden />{' '}
           <Link to={`${mapAddress(mapId, 'balance')}?move=${move.id}${met === 'none' ? '' : `&met=${met}`}`}>
             {option.balance.verdict}
@@ -194,7 +195,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
           <b>{effect > 0 ? `+${effect}` : effect}</b> {why}
         </p>
       ))}
-      {option.rank === 'ready' && move.cues[0] && <p className="cue">“{move.cues[0]}”</p>}
+      {option.rank === 'ready' && move.cues[0] && <p className={styles.cue}>“{move.cues[0]}”</p>}
       <div className="foot">
         <Hazards tags={option.hazards} />
         {option.legalWhy && (

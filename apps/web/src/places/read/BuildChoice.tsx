@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { SelectField, wordChoices } from '../../components/fields/SelectField.tsx';
 import { setBuilds } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import styles from './read.module.scss';
 
 const WHO = [
   ['own', 'Ours'],
@@ -22,7 +23,7 @@ export function BuildChoice() {
     dispatch(setBuilds(next));
   };
   return (
-    <div className="build-choice">
+    <div className={styles['build-choice']}>
       <button
         type="button"
         className={`btn btn-sm ${count > 0 ? 'btn-dark' : 'btn-plain'}`}
@@ -32,7 +33,7 @@ export function BuildChoice() {
         <Ruler size={15} aria-hidden /> Builds {count > 0 && count}
       </button>
       {open && (
-        <div className="build-box" role="group" aria-label="Builds">
+        <div className={styles['build-box']} role="group" aria-label="Builds">
           {WHO.map(([who, name]) => (
             <div key={who}>
               <div className="label-small">{name}</div>

@@ -1,6 +1,7 @@
 import { differences, type GuardMap, type Moment, type Nearest, PositionSchema } from '@aftersquall/core';
 import { ArrowRight, Plus } from 'lucide-react';
 import { HoldsPlan } from '../../components/bodyPlan/HoldsPlan.tsx';
+import styles from './read.module.scss';
 
 interface Props {
   moment: Moment;
@@ -25,7 +26,7 @@ export function MomentEditor({ moment, nearest, map, onChange, onGo, onKeep }: P
         }}
       />
       {map.positions.length > 0 && (
-        <section aria-label="Nearest positions" className="nearest">
+        <section aria-label="Nearest positions" className={styles.nearest}>
           <h3>Most like</h3>
           {nearest.slice(0, 3).map((near) => (
             <NearestCard
@@ -49,7 +50,7 @@ export function MomentEditor({ moment, nearest, map, onChange, onGo, onKeep }: P
 function NearestCard({ near, moment, onGo }: { near: Nearest; moment: Moment; onGo: () => void }) {
   const list = differences(moment, near);
   return (
-    <div className="near-card">
+    <div className={styles['near-card']}>
       <button type="button" className="btn btn-sm btn-plain" onClick={onGo}>
         {near.position.name}
         {near.mirrored && ' (other side)'} <ArrowRight size={14} aria-hidden />

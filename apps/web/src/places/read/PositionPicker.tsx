@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import styles from './read.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -77,7 +78,7 @@ export function PositionPicker({ map, chosen, onChoose }: Props) {
               ) : (
                 <button
                   type="button"
-                  className="system-pick"
+                  className={styles['system-pick']}
                   aria-expanded={open}
                   onClick={() => setOpened(open ? 'none' : group.id)}
                 >
@@ -105,7 +106,7 @@ function PositionButton({ position, chosen, onChoose }: ButtonProps) {
   return (
     <button
       type="button"
-      className={`pick ${chosen ? 'on' : ''}`}
+      className={`${styles.pick} ${chosen ? 'on' : ''}`}
       aria-pressed={chosen}
       onClick={() => onChoose(position.id)}
     >

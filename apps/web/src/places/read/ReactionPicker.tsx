@@ -11,6 +11,7 @@ import {
   wordContext,
 } from '@aftersquall/core';
 import { useState } from 'react';
+import styles from './read.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -43,7 +44,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, onChoose 
       <button
         key={value}
         type="button"
-        className={`pick of-top ${value === met ? 'on' : ''}`}
+        className={`${styles.pick} of-top ${value === met ? 'on' : ''}`}
         aria-pressed={value === met}
         onClick={() => onChoose(value)}
       >
@@ -52,7 +53,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, onChoose 
             {reaction?.name}
             {otherSide && ' (other side)'}
           </b>
-          {reaction?.feel && <span className="feel">{reaction.feel}</span>}
+          {reaction?.feel && <span className={styles.feel}>{reaction.feel}</span>}
         </span>
       </button>
     );
@@ -81,7 +82,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, onChoose 
       {[...listed.values()].map(button)}
       <button
         type="button"
-        className={`pick ${met === 'none' ? 'on' : ''}`}
+        className={`${styles.pick} ${met === 'none' ? 'on' : ''}`}
         aria-pressed={met === 'none'}
         onClick={() => onChoose('none')}
       >

@@ -1,4 +1,3 @@
-import './read.scss';
 import {
   batch,
   indexMap,
@@ -35,6 +34,7 @@ import { BuildChoice } from './BuildChoice.tsx';
 import { MomentEditor } from './MomentEditor.tsx';
 import { PositionPicker } from './PositionPicker.tsx';
 import { ReactionPicker } from './ReactionPicker.tsx';
+import styles from './read.module.scss';
 import { TopAnswers } from './TopAnswers.tsx';
 import { Trail } from './Trail.tsx';
 
@@ -172,9 +172,9 @@ export function ReadPlace() {
       </header>
       <Trail map={map} trail={trail} onBack={stepBack} />
       <div
-        className={`read-body ${where ? (met || asTop ? 'at-answer' : 'at-reaction') : 'at-position'} ${byHolds ? 'by-holds' : ''}`}
+        className={`${styles['read-body']} ${where ? (met || asTop ? styles['at-answer'] : styles['at-reaction']) : styles['at-position']} ${byHolds ? styles['by-holds'] : ''}`}
       >
-        <section className="read-column" aria-label="Where are we?">
+        <section className={styles['read-column']} aria-label="Where are we?">
           <h2>Where are we?</h2>
           {ended && (
             <p>
@@ -198,11 +198,11 @@ export function ReadPlace() {
             />
           )}
         </section>
-        <section className="read-column" aria-label="What did top do?">
+        <section className={styles['read-column']} aria-label="What did top do?">
           <h2>
             <button
               type="button"
-              className="btn btn-plain back"
+              className={`btn btn-plain ${styles.back}`}
               aria-label="Back to positions"
               onClick={() => set({ at: '', met: '' })}
             >
@@ -223,11 +223,15 @@ export function ReadPlace() {
             <p className="soft">First say where you are.</p>
           )}
         </section>
-        <section className="read-column answers" aria-label="Answers" aria-live="polite">
+        <section
+          className={`${styles['read-column']} ${styles.answers}`}
+          aria-label="Answers"
+          aria-live="polite"
+        >
           <h2>
             <button
               type="button"
-              className="btn btn-plain back"
+              className={`btn btn-plain ${styles.back}`}
               aria-label="Back to reactions"
               onClick={() => set({ met: '', as: undefined })}
             >

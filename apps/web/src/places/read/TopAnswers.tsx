@@ -1,4 +1,5 @@
 import { type GuardMap, landingWords, reactionKey, type TopOption } from '@aftersquall/core';
+import styles from './read.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -14,13 +15,13 @@ export function TopAnswers({ map, options, mirrored, onSee }: Props) {
   const list = (some: readonly TopOption[], label: string) => (
     <ol className="list-unstyled" aria-label={label}>
       {some.map(({ ref, reaction, best, hurt, breaks }) => (
-        <li key={reactionKey(ref)} className="top-card">
+        <li key={reactionKey(ref)} className={styles['top-card']}>
           <button type="button" onClick={() => onSee(reactionKey(ref))}>
             <b className="top">
               {reaction.name}
               {Boolean(ref.mirrored) !== mirrored && ' (other side)'}
             </b>
-            <span className="hurt" title="1 minus the chance of bottom’s best answer">
+            <span className={styles.hurt} title="1 minus the chance of bottom’s best answer">
               <span style={{ '--hurt': hurt } as object} aria-hidden />
               {Math.round(hurt * 100)} %
             </span>

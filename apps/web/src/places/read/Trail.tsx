@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { classAddress } from '../../components/addresses.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
+import styles from './read.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -37,7 +38,7 @@ export function Trail({ map, trail, onBack }: Props) {
     if (dispatch(changeMap(put('chain', chain))).length === 0) setKept(key);
   };
   return (
-    <section className="trail" aria-label="The trail">
+    <section className={styles.trail} aria-label="The trail">
       <button type="button" className="btn btn-sm btn-plain" onClick={onBack}>
         <Undo2 size={14} aria-hidden /> Step back
       </button>

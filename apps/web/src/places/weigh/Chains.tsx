@@ -15,6 +15,7 @@ import { mapAddress } from '../../components/addresses.ts';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { useBestChains } from '../../workers/weighQuestions.ts';
 import { MoveHazards } from './MoveHazards.tsx';
+import styles from './weigh.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -47,7 +48,7 @@ export function Chains({ map, weighing, options, at }: Props) {
       )}
       <ol className="list-unstyled mt-2" aria-label="Best chains" aria-busy={!chains}>
         {chains?.map(({ exchanges, chance, countered }) => (
-          <li key={exchanges.join(' ')} className="stake">
+          <li key={exchanges.join(' ')} className={styles.stake}>
             <b>{(chance * 100).toFixed(1)} %</b>
             <span>
               {exchanges.map(stepOf).map(({ id, move, met }, i) => (

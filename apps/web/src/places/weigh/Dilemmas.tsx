@@ -12,6 +12,7 @@ import {
 import { useMemo } from 'react';
 import { MoveHazards } from './MoveHazards.tsx';
 import { oddsWords } from './planWords.ts';
+import styles from './weigh.module.scss';
 
 /** So many are listed. */
 const MOST = 30;
@@ -63,7 +64,7 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
   );
   const ways = parts.flatMap(({ move, step }) => (step ? [`${name(move)}: ${step}`] : []));
   return (
-    <li className="stake">
+    <li className={styles.stake}>
       <b>{signedPoints(over)}</b>
       <span>
         <b>{joinWords(moves.map(({ what }) => name(what)))}</b>

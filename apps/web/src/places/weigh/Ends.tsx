@@ -12,6 +12,7 @@ import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js
 import { Bar } from 'react-chartjs-2';
 import { useChartColours } from '../../theme/useChartColours.ts';
 import { SIMULATED, useSimulation } from '../../workers/weighQuestions.ts';
+import styles from './weigh.module.scss';
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
 
@@ -64,7 +65,7 @@ export function Ends({ map, weighing, options, at }: Props) {
           }}
         />
       </div>
-      <table className="ends mt-2">
+      <table className={`${styles.ends} mt-2`}>
         <caption className="visually-hidden">Chance of each end</caption>
         <thead>
           <tr>
@@ -87,16 +88,16 @@ export function Ends({ map, weighing, options, at }: Props) {
           ))}
         </tbody>
       </table>
-      <table className="ends mt-3">
+      <table className={`${styles.ends} mt-3`}>
         <caption className="label-small">Points of a round from here</caption>
         <tbody>
           {weighing.odds.distribution[place]!.filter(({ chance }) => chance > 0.0005).map(
             ({ points, chance }) => (
               <tr key={points}>
                 <th scope="row">{signedPoints(points, Number.isInteger(points) ? 0 : 1)}</th>
-                <td className="share-cell">
+                <td className={styles['share-cell']}>
                   <span
-                    className={points < 0 ? 'minus' : ''}
+                    className={points < 0 ? styles.minus : ''}
                     style={{ '--share': chance } as object}
                     aria-hidden
                   />

@@ -18,6 +18,7 @@ import { useExactHoles } from '../../workers/weighQuestions.ts';
 import { exchangeName } from './exchangeName.ts';
 import type { InsightView } from './insightViews.ts';
 import type { useWhatIf } from './useWhatIf.ts';
+import styles from './weigh.module.scss';
 
 /** So many are listed of each kind. */
 const MOST = 20;
@@ -74,7 +75,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
         {weighing.sensitivity.map(({ exchange: id, slope }) => {
           const exchange = index.exchange.get(id)!;
           return (
-            <li key={id} className="stake">
+            <li key={id} className={styles.stake}>
               <b>{signedPoints(slope * 0.1, 3)}</b>
               <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{exchangeName(map, id)}</Link>
               <small className="soft">
@@ -110,7 +111,7 @@ function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
     [map, position, reaction],
   );
   return (
-    <li className="stake">
+    <li className={styles.stake}>
       <b title={exact ? 'The map solved again with this answered' : 'By the rates of the plan'}>
         {exact ? '' : '≈ '}
         {pointsText(stake, 3)}
@@ -125,7 +126,7 @@ function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
         {index.position.get(position)?.name}, {visits.toFixed(2)} times a round
       </small>
       {proposals.map((proposal) => (
-        <small key={proposal.move.id} className="proposal">
+        <small key={proposal.move.id} className={styles.proposal}>
           Could be: {proposal.move.name}
           {proposal.like && `, to ${landingWords(map, proposal.like.to)}`}
         </small>

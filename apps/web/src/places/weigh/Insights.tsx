@@ -9,6 +9,7 @@ import { OpponentPane } from './OpponentPane.tsx';
 import { Rests } from './Rests.tsx';
 import type { useWhatIf } from './useWhatIf.ts';
 import { WhatIfPane } from './WhatIfPane.tsx';
+import styles from './weigh.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -29,8 +30,8 @@ export function Insights(props: Props) {
   const { map, of, weighing, options, asked, settled, at, view, onView, onPick } = props;
   const { whatIf, change } = asked;
   return (
-    <section className="weigh-column" aria-label="What to fix first">
-      <div className="weigh-tabs">
+    <section className={styles['weigh-column']} aria-label="What to fix first">
+      <div className={styles['weigh-tabs']}>
         <ChoiceToggle<InsightView>
           label="What to look at"
           value={view}

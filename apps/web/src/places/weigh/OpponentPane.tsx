@@ -11,6 +11,7 @@ import type { Changes } from '../../store/whatIf.ts';
 import { Slider } from './Slider.tsx';
 import { TendencyForm } from './TendencyForm.tsx';
 import { TradeChart } from './TradeChart.tsx';
+import styles from './weigh.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -41,7 +42,7 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
   return (
     <>
       <h2 className="mt-3">Against whom</h2>
-      <div className="opponent-choice">
+      <div className={styles['opponent-choice']}>
         <SelectField
           label="Opponent"
           value={opponent?.id ?? ''}

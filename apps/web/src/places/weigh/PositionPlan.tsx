@@ -12,6 +12,7 @@ import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { MoveHazards } from './MoveHazards.tsx';
 import { planWords } from './planWords.ts';
+import styles from './weigh.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -35,12 +36,12 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
     if (shown.current !== at && matchMedia(NARROW).matches) here.current?.scrollIntoView();
     shown.current = at;
   }, [at]);
-  if (!value) return <section className="weigh-column" />;
+  if (!value) return <section className={styles['weigh-column']} />;
   const odds = weighing.odds.from[weighing.positions.indexOf(value)];
   const endless = looksEndless(odds);
   const looks = [...value.looks].sort((a, b) => b.value - a.value);
   return (
-    <section ref={here} className="weigh-column plan" aria-label="The plan">
+    <section ref={here} className={`${styles['weigh-column']} ${styles.plan}`} aria-label="The plan">
       <h2>
         <Link to={`${mapAddress(map.id)}?sel=position.${at}`}>{index.position.get(at)?.name}</Link>
       </h2>
@@ -59,7 +60,11 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
       )}
       {looks.length === 0 && <p>A dead end under these rules: nothing is left to do here.</p>}
       {looks.map((plan) => (
-        <article key={plan.look} className={plan.look === value.best ? 'best' : ''} aria-label={plan.name}>
+        <article
+          key={plan.look}
+          className={plan.look === value.best ? styles.best : ''}
+          aria-label={plan.name}
+        >
           <h3>
             {plan.name} <span className="soft">{pointsText(plan.value)}</span>
             {plan.look === value.best && <span className="chip on ms-2">the plan</span>}
@@ -67,14 +72,14 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
           <p className="mb-1">{planWords(map, plan)}</p>
           <MoveHazards map={map} moves={plan.matrix.moves} />
           {plan.overSingle > 0.005 && (
-            <p className="dilemma">
+            <p className={styles.dilemma}>
               {plan.timing === 'seen'
                 ? `Worth feeling: answering what is felt is worth ${pointsText(plan.overSingle)} more than the best single attack. Train to wait for the reaction.`
                 : `A real dilemma: the mix is worth ${pointsText(plan.overSingle)} more than the best single attack. Train them from the same grips until they look the same.`}
             </p>
           )}
-          <div className="matrix-scroll">
-            <table className="matrix">
+          <div className={styles['matrix-scroll']}>
+            <table className={styles.matrix}>
               <thead>
                 <tr>
                   <td />

@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { type Away, useDependence } from '../../workers/weighQuestions.ts';
 import { holdClassesOf } from './holdClasses.ts';
+import styles from './weigh.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -68,7 +69,7 @@ export function Rests({ map, options }: Props) {
       )}
       <ol className="list-unstyled mt-2" aria-label="Lost without">
         {rows.map(({ name, result }) => (
-          <li key={name} className="stake">
+          <li key={name} className={styles.stake}>
             <b>
               {result.difference < 0 ? '+' : ''}
               {pointsText(Math.abs(result.difference))}

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import { IconButton } from '../../components/IconButton.tsx';
+import styles from './weigh.module.scss';
 
 interface Props {
   label: string;
@@ -16,7 +17,7 @@ interface Props {
 /** A number to be dragged, said in words as it moves. */
 export function Slider({ label, value, least, most, step, say, onChange, onAway }: Props) {
   return (
-    <div className="what-if">
+    <div className={styles['what-if']}>
       <label>
         <span>
           {label} <b>{say(value)}</b>

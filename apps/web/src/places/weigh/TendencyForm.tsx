@@ -13,6 +13,7 @@ import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { type Entry, sharesOf, type Unit } from './sharesOf.ts';
+import styles from './weigh.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -63,8 +64,8 @@ function LookForm({ map, opponent, position, look }: LookProps) {
     if (read.shares) keep(read.shares);
   };
   return (
-    <form className="tendency" onSubmit={submit} aria-label={look.name}>
-      <div className="tendency-head">
+    <form className={styles.tendency} onSubmit={submit} aria-label={look.name}>
+      <div className={styles['tendency-head']}>
         <b>{look.name}</b>
         <ChoiceToggle<Unit>
           label="Given as"

@@ -9,6 +9,7 @@ import {
 } from '@aftersquall/core';
 import { Printer } from 'lucide-react';
 import { Hazards } from '../../components/Hazards.tsx';
+import styles from './weigh.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -25,7 +26,10 @@ export function TopSheet({ map, weighing, at, onPick }: Props) {
   const index = indexMap(map);
   const lines = topSheet(weighing);
   return (
-    <section className="weigh-column plan top-sheet" aria-label="Top’s sheet">
+    <section
+      className={`${styles['weigh-column']} ${styles.plan} ${styles['top-sheet']}`}
+      aria-label="Top’s sheet"
+    >
       <div className="d-flex justify-content-between align-items-start gap-2">
         <div>
           <h2>What top should do</h2>
@@ -39,7 +43,7 @@ export function TopSheet({ map, weighing, at, onPick }: Props) {
         </button>
       </div>
       {lines.length === 0 && <p>Nobody has said what top does about any look.</p>}
-      <table className="top-table">
+      <table className={styles['top-table']}>
         <thead>
           <tr>
             <th scope="col">When bottom shows</th>
@@ -64,7 +68,7 @@ export function TopSheet({ map, weighing, at, onPick }: Props) {
                     {planned && <span className="chip on ms-2">the plan</span>}
                   </span>
                 </th>
-                <td className="do">
+                <td className={styles.do}>
                   {best.map(({ what, share }) => (
                     <div key={reactionKey(what)}>
                       {reactionName(map, what)}

@@ -1,4 +1,5 @@
 import { pointsText, signedPoints, type Weighing } from '@aftersquall/core';
+import styles from './weigh.module.scss';
 
 interface Props {
   weighing: Weighing;
@@ -26,7 +27,7 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
       ? `${pointsText(weighing.gain)} against this opponent’s habits, ${pointsText(weighing.worst)} against a top who always knows best.`
       : 'Against a top who always knows best.';
   return (
-    <section className="weigh-column" aria-label="Values">
+    <section className={styles['weigh-column']} aria-label="Values">
       <p className="entry-value">
         <b>{pointsText(weighing.entry)}</b> points a round
         <span className="soft"> as mapped, {pointsText(weighing.entryIfAnswered)} if answered</span>
@@ -40,7 +41,7 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
       <p className="soft small">
         {against} {Math.round(weighing.guessed * 100)} % of it rests on the coach’s guesses.
       </p>
-      <ol className="list-unstyled values">
+      <ol className={`list-unstyled ${styles.values}`}>
         {sorted.map(({ position, value, ifAnswered, visits }) => {
           const change = beside && value - (others.get(position) ?? 0);
           return (
@@ -66,9 +67,9 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
                         <small className="soft"> ({pointsText(ifAnswered)})</small>
                       )}
                 </span>
-                <span className="value-bar" aria-hidden>
+                <span className={styles['value-bar']} aria-hidden>
                   <span
-                    className={value < 0 ? 'minus' : 'plus'}
+                    className={value < 0 ? styles.minus : styles.plus}
                     style={
                       value < 0
                         ? { right: '50%', width: share(-value) }

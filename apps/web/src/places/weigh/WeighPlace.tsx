@@ -1,4 +1,3 @@
-import './weigh.scss';
 import type { GuardMap, Weighing } from '@aftersquall/core';
 import { Ban } from 'lucide-react';
 import { useMemo } from 'react';
@@ -21,6 +20,7 @@ import { TakeAlong } from './TakeAlong.tsx';
 import { TopSheet } from './TopSheet.tsx';
 import { useWhatIf } from './useWhatIf.ts';
 import { Values } from './Values.tsx';
+import styles from './weigh.module.scss';
 
 /** What the map is worth, where it breaks, and what to fix first. */
 export function WeighPlace() {
@@ -71,7 +71,7 @@ export function WeighPlace() {
         <TakeAlong map={map} whatIf={whatIf} />
       </header>
       {!trouble && (stopped || stale) && (
-        <p className="weigh-work">
+        <p className={styles['weigh-work']}>
           {stopped ? (
             <>
               Stopped: what is shown is from before.
@@ -107,7 +107,10 @@ export function WeighPlace() {
       ) : (
         weighing &&
         question.options && (
-          <div className={`weigh-body ${stale ? 'stale' : ''} ${asTop ? 'as-top' : ''}`} aria-busy={stale}>
+          <div
+            className={`${styles['weigh-body']} ${stale ? 'stale' : ''} ${asTop ? 'as-top' : ''}`}
+            aria-busy={stale}
+          >
             <Values weighing={weighing} beside={laid} names={names} at={at} onPick={pick} />
             {asTop ? (
               <TopSheet map={of} weighing={weighing} at={at} onPick={pick} />

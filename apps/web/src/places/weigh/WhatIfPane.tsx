@@ -15,6 +15,7 @@ import { TakeOut } from '../../components/TakeOut.tsx';
 import type { Changes } from '../../store/whatIf.ts';
 import { exchangeName } from './exchangeName.ts';
 import { Slider } from './Slider.tsx';
+import styles from './weigh.module.scss';
 import { takenAway, withoutChoices, withoutTaken } from './without.ts';
 
 /** The most that an ending may be made worth beside its points, either way. */
@@ -78,7 +79,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
           choices={choices}
           onChange={(choice) => change(withoutTaken(whatIf, choice))}
         />
-        <ul className="list-unstyled taken" aria-label="Taken away">
+        <ul className={`list-unstyled ${styles.taken}`} aria-label="Taken away">
           {takenAway(map, whatIf).map(({ key, name, back }) => (
             <li key={key} className="chip on">
               {name}
@@ -142,7 +143,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         <summary>Worth of an ending beside the points</summary>
         <p className="soft small">Without it, a map of submissions alone values every sweep at nothing.</p>
         {OUTCOMES.map((outcome) => (
-          <div key={outcome} className="outcome-worth">
+          <div key={outcome} className={styles['outcome-worth']}>
             <SavedField
               label={OUTCOME_WORDS[outcome]}
               type="number"

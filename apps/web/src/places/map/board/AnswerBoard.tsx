@@ -1,4 +1,3 @@
-import './board.scss';
 import { batch, type GuardMap, put, remove } from '@aftersquall/core';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { newMove, newPosition } from '../../../store/newThings.ts';
@@ -8,6 +7,7 @@ import type { Selection } from '../selection.ts';
 import { BoardHeader } from './BoardHeader.tsx';
 import { BoardKeys } from './BoardKeys.tsx';
 import { BoardLine, cellId, type Editing } from './BoardLine.tsx';
+import styles from './board.module.scss';
 import type { Board, BoardColumn, BoardRow } from './boardModel.ts';
 import { cellOf } from './boardModel.ts';
 import type { BoardWorths } from './boardWorths.ts';
@@ -140,7 +140,7 @@ export function AnswerBoard(props: Props) {
     <div className={`board ${worths && stale ? 'stale' : ''}`}>
       <div
         ref={scroller}
-        className="board-scroll"
+        className={styles['board-scroll']}
         role="grid"
         aria-label="Answer board"
         aria-rowcount={rows.length + 1}

@@ -8,6 +8,7 @@ import {
   pointsText,
 } from '@aftersquall/core';
 import { memo } from 'react';
+import styles from './board.module.scss';
 import type { BoardCell } from './boardModel.ts';
 
 interface Props {
@@ -51,17 +52,17 @@ export const BoardCellView = memo(function BoardCellView(props: Props) {
       onClick={onPick}
       onDoubleClick={onEdit}
     >
-      {cell.kind === 'hole' && <span className="gap-mark">no answer</span>}
+      {cell.kind === 'hole' && <span className={styles['gap-mark']}>no answer</span>}
       {cell.kind === 'hole' && stake !== undefined && stake >= LEAST && (
-        <span className="cell-foot">costs {pointsText(stake, 3)}</span>
+        <span className={styles['cell-foot']}>costs {pointsText(stake, 3)}</span>
       )}
       {cell.kind === 'answer' && (
         <>
-          <span className={`landing ${side(cell.exchange.to)}`}>
+          <span className={`${styles.landing} ${side(cell.exchange.to)}`}>
             {mark(cell.exchange.to)} {landingWords(map, cell.exchange.to)}
           </span>
-          <span className="cell-foot">
-            <span className="bar" style={{ '--chance': cell.exchange.chance } as object} aria-hidden />
+          <span className={styles['cell-foot']}>
+            <span className={styles.bar} style={{ '--chance': cell.exchange.chance } as object} aria-hidden />
             {Math.round(cell.exchange.chance * 100)} %
             <span className="soft" title={BASIS[cell.exchange.basis ?? 'none'][1]}>
               {BASIS[cell.exchange.basis ?? 'none'][0]}

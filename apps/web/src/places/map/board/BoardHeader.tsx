@@ -1,4 +1,5 @@
 import type { VirtualItem } from '@tanstack/react-virtual';
+import styles from './board.module.scss';
 import type { BoardColumn } from './boardModel.ts';
 import { SIZE } from './boardSize.ts';
 
@@ -16,8 +17,13 @@ interface Props {
 /** What top does, across the top of the board. */
 export function BoardHeader({ holes, columns, across, width, columnAt, onReaction }: Props) {
   return (
-    <div className="board-header" role="row" aria-rowindex={1} style={{ width, height: SIZE.header }}>
-      <div className="corner" role="columnheader" style={{ width: SIZE.head }}>
+    <div
+      className={styles['board-header']}
+      role="row"
+      aria-rowindex={1}
+      style={{ width, height: SIZE.header }}
+    >
+      <div className={styles.corner} role="columnheader" style={{ width: SIZE.head }}>
         <span className="top">When top…</span>
         <span>
           <b>{holes}</b> {holes === 1 ? 'hole' : 'holes'}
@@ -32,7 +38,7 @@ export function BoardHeader({ holes, columns, across, width, columnAt, onReactio
             role="columnheader"
             aria-colindex={item.index + 2}
             tabIndex={-1}
-            className={`column-head ${item.index === columnAt ? 'here' : ''}`}
+            className={`${styles['column-head']} ${item.index === columnAt ? 'here' : ''}`}
             style={{ left: item.start, width: item.size }}
             title={column.name}
             onClick={() => column.reaction !== 'none' && onReaction(column.reaction.id)}

@@ -1,3 +1,4 @@
+import styles from './board.module.scss';
 /** The keys that make something new, always in sight. */
 export function BoardKeys() {
   const keys: [string, string][] = [
@@ -11,7 +12,7 @@ export function BoardKeys() {
     ['Del', 'clear'],
   ];
   return (
-    <div className="board-keys" aria-hidden>
+    <div className={styles['board-keys']} aria-hidden>
       {keys.map(([key, does]) => (
         <span key={key}>
           <kbd>{key}</kbd> {does}

@@ -1,6 +1,7 @@
 import type { GuardMap } from '@aftersquall/core';
 import type { VirtualItem } from '@tanstack/react-virtual';
 import { BoardCellView } from './BoardCellView.tsx';
+import styles from './board.module.scss';
 import { type BoardColumn, type BoardRow, cellOf } from './boardModel.ts';
 import { SIZE } from './boardSize.ts';
 import type { BoardWorths } from './boardWorths.ts';
@@ -41,7 +42,7 @@ export function BoardLine(props: Props) {
     <div
       role="row"
       aria-rowindex={line.index + 2}
-      className={`board-row ${row.kind} ${editing ? 'editing' : ''}`}
+      className={`${styles['board-row']} ${row.kind} ${editing ? styles.editing : ''}`}
       style={{ width, height: line.size, transform: `translateY(${line.start}px)` }}
     >
       <RowHead

@@ -4,6 +4,7 @@ import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { answerText, nameAt, proposals, readAnswer } from './answerText.ts';
+import styles from './board.module.scss';
 import type { BoardCell, BoardColumn, BoardRow } from './boardModel.ts';
 
 interface Props {
@@ -102,7 +103,7 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
   const follow = () => setCaret(input.current?.selectionStart ?? value.length);
 
   return (
-    <div className="cell-editor" style={{ left }}>
+    <div className={styles['cell-editor']} style={{ left }}>
       <input
         ref={input}
         className={`form-control form-control-sm ${trouble ? 'is-invalid' : ''}`}

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { useSaver } from '../sheet/useSaver.ts';
+import styles from './board.module.scss';
 import type { BoardRow } from './boardModel.ts';
 
 interface Props {
@@ -31,7 +32,7 @@ export function NameEditor({ row, text, width, onDone }: Props) {
     else leave(goOn);
   };
   return (
-    <div className="name-editor" style={{ width }}>
+    <div className={styles['name-editor']} style={{ width }}>
       <input
         className="form-control form-control-sm"
         aria-label={`Name of the ${row.kind}`}

@@ -1,4 +1,5 @@
 import { type RefObject, useState } from 'react';
+import styles from './board.module.scss';
 
 /** One line to name a position in, without leaving the board. */
 export function NewPosition({
@@ -17,7 +18,7 @@ export function NewPosition({
   };
   return (
     <form
-      className="board-naming"
+      className={styles['board-naming']}
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim()) onName(name.trim());

@@ -1,6 +1,7 @@
 import { wordContext } from '@aftersquall/core';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import { Worth } from '../../../components/Worth.tsx';
+import styles from './board.module.scss';
 import type { BoardRow } from './boardModel.ts';
 
 interface Props {
@@ -21,7 +22,7 @@ export function RowHead({ id, row, value, width, here, onPick }: Props) {
       type="button"
       role="rowheader"
       tabIndex={-1}
-      className={`row-head ${here ? 'here' : ''}`}
+      className={`${styles['row-head']} ${here ? 'here' : ''}`}
       style={{ width }}
       onClick={onPick}
     >
@@ -29,19 +30,19 @@ export function RowHead({ id, row, value, width, here, onPick }: Props) {
         <>
           <LimbGlyph holds={row.position.holds} context={wordContext(row.position)} width={36} />
           <b>{row.position.name}</b>
-          <span className="marks">
-            {(row.position.entry ?? 0) > 0 && <span className="start-mark">start</span>}
+          <span className={styles.marks}>
+            {(row.position.entry ?? 0) > 0 && <span className={styles['start-mark']}>start</span>}
             {value !== undefined && <Worth value={value} />}
           </span>
         </>
       ) : (
         <>
           <span
-            className={`look-line ${row.shared ? (row.sharesAbove ? 'inside' : 'first') : ''}`}
+            className={`${styles['look-line']} ${row.shared ? (row.sharesAbove ? styles.inside : styles.first) : ''}`}
             title={row.shared ? `Looks the same to top: ${row.look.name}` : undefined}
             aria-hidden
           />
-          <span className="two-lines">
+          <span className={styles['two-lines']}>
             <span>{row.move.name}</span>
             <small className="soft">
               {row.move.kind.replace('-', ' ')}

@@ -5,8 +5,8 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import { Worth } from '../../../components/Worth.tsx';
-import './currents.scss';
 import type { ChartEdge, ChartGraph, ChartNode } from './chartGraph.ts';
+import styles from './currents.module.scss';
 import { edgePaths, edgeWidth, flowWidth } from './edgePaths.ts';
 import { firstLayout, keepLayout, keptLayout } from './layoutCache.ts';
 import { type ChartLayout, layoutChart, type Placed } from './layoutChart.ts';
@@ -92,7 +92,7 @@ export function CurrentsChart({ graph, tide, stale, selected: position, onSelect
   return (
     <svg
       ref={svg}
-      className={`currents ${selected ? 'has-selection' : ''} ${tide && stale ? 'stale' : ''}`}
+      className={`${styles.currents} ${selected ? styles['has-selection'] : ''} ${tide && stale ? 'stale' : ''}`}
       aria-label="Chart of the guard systems"
       role="group"
     >
@@ -104,7 +104,7 @@ export function CurrentsChart({ graph, tide, stale, selected: position, onSelect
           patternUnits="userSpaceOnUse"
           patternTransform={`translate(${view.x} ${view.y}) scale(${view.k})`}
         >
-          <path d="M0 17 q15 -9 30 0 t30 0 t30 0 t30 0" className="swell" />
+          <path d="M0 17 q15 -9 30 0 t30 0 t30 0 t30 0" className={styles.swell} />
         </pattern>
         <marker
           id="arrow"
@@ -215,7 +215,7 @@ function EdgeLine({ edge, rate, most, path, lit, beside }: EdgeProps) {
   return (
     <path
       d={path}
-      className={`edge ${edge.drift ? 'drift' : ''} ${edge.to.startsWith('outcome:') ? 'ending' : ''} ${beside ? 'beside' : ''} ${lit ? 'lit' : ''}`}
+      className={`edge ${edge.drift ? styles.drift : ''} ${edge.to.startsWith('outcome:') ? styles.ending : ''} ${beside ? 'beside' : ''} ${lit ? styles.lit : ''}`}
       strokeWidth={edge.drift ? 1.4 : rate === undefined ? edgeWidth(edge) : flowWidth(rate, most)}
       markerEnd="url(#arrow)"
     >
@@ -241,10 +241,10 @@ function Card({ node, value, place, state, onPick, onPoint }: CardProps) {
   if (node.kind === 'outcome') {
     const sign = { own: '▲', top: '▼', even: '◆' }[node.good];
     return (
-      <g className={`outcome ${node.good} ${state}`} transform={`translate(${x} ${y})`}>
+      <g className={`${styles.outcome} ${node.good} ${state}`} transform={`translate(${x} ${y})`}>
         <rect width={width} height={height} rx={height / 2} />
         <foreignObject width={width} height={height}>
-          <div className="outcome-text">
+          <div className={styles['outcome-text']}>
             <span aria-hidden>{sign}</span> {node.name}
           </div>
         </foreignObject>
@@ -266,20 +266,20 @@ function Card({ node, value, place, state, onPick, onPoint }: CardProps) {
       <foreignObject width={width} height={height}>
         <button
           type="button"
-          className={`position-card ${entry ? 'is-entry' : ''} ${node.kind === 'system' && node.gate ? 'is-gate' : ''}`}
+          className={`position-card ${entry ? styles['is-entry'] : ''} ${node.kind === 'system' && node.gate ? styles['is-gate'] : ''}`}
           aria-pressed={state === 'selected'}
           onClick={() => onPick(node)}
           onPointerEnter={() => onPoint?.(node.id)}
           onPointerLeave={() => onPoint?.(undefined)}
         >
-          <span className="row-one">
+          <span className={styles['row-one']}>
             {node.kind === 'position' && (
               <LimbGlyph holds={node.position.holds} context={wordContext(node.position)} width={40} />
             )}
             <span className="name">{node.kind === 'system' ? node.system.name : node.position.name}</span>
           </span>
           {(node.kind === 'position' || (node.kind === 'system' && !node.gate)) && (
-            <span className="row-two">
+            <span className={styles['row-two']}>
               {entry && <b>start</b>}
               <span>
                 {node.kind === 'system'
@@ -287,7 +287,7 @@ function Card({ node, value, place, state, onPick, onPoint }: CardProps) {
                   : `${node.moves} ${node.moves === 1 ? 'move' : 'moves'}`}
               </span>
               {value !== undefined && <Worth value={value} />}
-              {open > 0 && <span className="open-count">{holeWords(open)}</span>}
+              {open > 0 && <span className={styles['open-count']}>{holeWords(open)}</span>}
             </span>
           )}
         </button>

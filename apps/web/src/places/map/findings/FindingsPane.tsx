@@ -8,6 +8,7 @@ import { RulesChoice } from '../../../components/RulesChoice.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import type { Spot } from '../board/useSpot.ts';
+import styles from '../map.module.scss';
 import type { Selection, SheetKind } from '../selection.ts';
 
 interface Props {
@@ -35,7 +36,7 @@ export function FindingsPane({ map, findings, fresh, failed, onJump }: Props) {
   const shown = findings.filter((finding) => !code || finding.code === code);
   return (
     <>
-      <div className="pane-fields">
+      <div className={styles['pane-fields']}>
         <RulesChoice />
         <SelectField
           label="Show"
@@ -53,7 +54,7 @@ export function FindingsPane({ map, findings, fresh, failed, onJump }: Props) {
         const list = shown.filter((finding) => finding.severity === severity);
         if (list.length === 0) return null;
         return (
-          <section key={severity} aria-label={name} className={`finding-group ${severity}`}>
+          <section key={severity} aria-label={name} className={`${styles['finding-group']} ${severity}`}>
             <h3>
               <Icon size={15} aria-hidden /> {name} <span className="soft">{list.length}</span>
             </h3>
@@ -98,7 +99,7 @@ function FindingRow({ map, finding, onJump }: Pick<Props, 'map' | 'onJump'> & { 
     onJump(selection, move && { row: move.id, column: place.path ?? 'none' });
   };
   return (
-    <div className="finding">
+    <div className={styles.finding}>
       {address ? (
         <Link to={address}>{sentence}</Link>
       ) : SHEETS.has(place.kind) ? (
@@ -108,7 +109,7 @@ function FindingRow({ map, finding, onJump }: Pick<Props, 'map' | 'onJump'> & { 
       ) : (
         <span>{sentence}</span>
       )}
-      <div className="mend">
+      <div className={styles.mend}>
         <span>{mend}</span>
         {command && (
           <button type="button" className="btn btn-sm btn-plain" onClick={() => dispatch(changeMap(command))}>

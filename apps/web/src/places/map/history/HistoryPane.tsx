@@ -8,6 +8,7 @@ import { selectEdited } from '../../../store/documents/documentsSlice.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { setCoach } from '../../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
+import styles from '../map.module.scss';
 
 /** Every change of the map, the newest first: who, what, when; any revision can be had back, as one more change. */
 export function HistoryPane({ map }: { map: GuardMap }) {
@@ -96,7 +97,7 @@ function Change({ change, above, onRestore }: ChangeProps) {
   return (
     <>
       {newDay && <li className="label-small mt-2">{format(at, 'EEEE d MMMM')}</li>}
-      <li className="history-row">
+      <li className={styles['history-row']}>
         <span className="soft">{format(at, 'HH:mm')}</span>
         <span>
           {change.what}

@@ -7,7 +7,7 @@ import { keymap } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
 import { basicSetup, EditorView } from 'codemirror';
 import { useEffect, useRef } from 'react';
-import './lines.scss';
+import styles from './lines.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -139,5 +139,5 @@ export function LinesEditor({ map, text, errors, onChange, onApply }: Props) {
     );
   }, [errors]);
 
-  return <div ref={host} className="lines-editor" />;
+  return <div ref={host} className={styles['lines-editor']} />;
 }

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { LinesEditor } from './LinesEditor.tsx';
+import styles from './lines.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -54,9 +55,9 @@ export function LinesPane({ map, positions, draft }: Props) {
     again(printLines(read.map, [...places]));
   };
   return (
-    <div className="lines-pane">
+    <div className={styles['lines-pane']}>
       <LinesEditor map={map} text={text} errors={read.errors} onChange={setText} onApply={apply} />
-      <div className="lines-foot" aria-live="polite">
+      <div className={styles['lines-foot']} aria-live="polite">
         {read.errors.length > 0 && (
           <ul className="list-unstyled hazard mb-1" aria-label="Errors">
             {read.errors.slice(0, 5).map((error) => (
@@ -68,7 +69,7 @@ export function LinesPane({ map, positions, draft }: Props) {
           </ul>
         )}
         {read.changes.length > 0 && (
-          <ul className="changes list-unstyled mb-1" aria-label="What this changes">
+          <ul className={`${styles.changes} list-unstyled mb-1`} aria-label="What this changes">
             {read.changes.map((change) => (
               <li key={`${change.kind} ${change.id} ${change.change}`} className={change.change}>
                 <b>{WORDS[change.change]}</b> {change.kind} {change.name}

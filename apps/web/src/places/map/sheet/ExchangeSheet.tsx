@@ -8,6 +8,7 @@ import {
 } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { useSaver } from './useSaver.ts';
 
@@ -32,11 +33,11 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
   return (
     <>
       <h2>
-        <button type="button" className="thing" onClick={() => select({ kind: 'move', id: move.id })}>
+        <button type="button" className={styles.thing} onClick={() => select({ kind: 'move', id: move.id })}>
           {move.name}
         </button>
       </h2>
-      <div className="fields mt-2">
+      <div className={`${styles.fields} mt-2`}>
         <SelectField
           label="Met by"
           value={reactionKey(exchange.reaction)}
@@ -103,7 +104,7 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
           <h3>
             <button
               type="button"
-              className="thing top"
+              className={`${styles.thing} top`}
               onClick={() => select({ kind: 'reaction', id: reaction.id })}
             >
               {reaction.name}

@@ -17,6 +17,7 @@ import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { useSaver } from './useSaver.ts';
 
@@ -35,7 +36,7 @@ export function LookPart({ look, position, map, select, open }: Props) {
     save({ looks: position.looks.map((other) => (other.id === look.id ? { ...look, ...changes } : other)) });
   return (
     <section aria-label={`Look: ${look.name}`}>
-      <div className="look-name">
+      <div className={styles['look-name']}>
         <div className="flex-grow-1">
           <SavedField label="What top sees" hideLabel value={look.name} onSave={(name) => change({ name })} />
         </div>
@@ -98,18 +99,22 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
     select({ kind: 'exchange', id: exchange.id });
   };
   return (
-    <div className="move-row">
-      <button type="button" className="thing name" onClick={() => select({ kind: 'move', id: move.id })}>
+    <div className={styles['move-row']}>
+      <button
+        type="button"
+        className={`${styles.thing} name`}
+        onClick={() => select({ kind: 'move', id: move.id })}
+      >
         {move.name} <span className="soft small fw-normal">{move.kind}</span>
       </button>
       {index.exchangesOf(move.id).map((exchange) => (
         <button
           key={exchange.id}
           type="button"
-          className="thing answer"
+          className={`${styles.thing} answer`}
           onClick={() => select({ kind: 'exchange', id: exchange.id })}
         >
-          <span className="met">
+          <span className={styles.met}>
             {exchange.reaction === 'none' ? 'unopposed' : reactionName(map, exchange.reaction)}
           </span>
           <span>→ {landingWords(map, exchange.to)}</span>
@@ -120,10 +125,10 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
         <button
           key={reactionKey(hole.reaction)}
           type="button"
-          className="thing answer open"
+          className={`${styles.thing} answer ${styles.open}`}
           onClick={() => answer(hole)}
         >
-          <span className="met">{reactionName(map, hole.reaction)}</span>
+          <span className={styles.met}>{reactionName(map, hole.reaction)}</span>
           <span>
             <Plus size={13} aria-hidden /> no answer yet
           </span>

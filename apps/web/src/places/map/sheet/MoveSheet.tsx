@@ -24,6 +24,7 @@ import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { StepsEditor } from './StepsEditor.tsx';
+import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { linesOf, listOf, useSaver } from './useSaver.ts';
 import { VariantsEditor } from './VariantsEditor.tsx';
@@ -46,7 +47,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
   };
   return (
     <>
-      <div className="fields">
+      <div className={styles.fields}>
         <SavedField label="Name" value={move.name} onSave={(name) => save({ name })} />
         <div className="two">
           <SelectField
@@ -75,10 +76,10 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
         <button
           key={exchange.id}
           type="button"
-          className="thing answer"
+          className={`${styles.thing} answer`}
           onClick={() => select({ kind: 'exchange', id: exchange.id })}
         >
-          <span className="met">
+          <span className={styles.met}>
             {exchange.reaction === 'none' ? 'unopposed' : reactionName(map, exchange.reaction)}
           </span>
           <span>→ {landingWords(map, exchange.to as Landing)}</span>
@@ -107,7 +108,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
       <NeedsEditor map={map} move={move} context={context} onChange={save} />
 
       <h3>About it</h3>
-      <div className="fields">
+      <div className={styles.fields}>
         <SavedField
           label="Cues, one a line"
           lines={2}

@@ -15,6 +15,7 @@ import { useState } from 'react';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { type Choice, SelectField } from '../../../components/fields/SelectField.tsx';
 import { TakeOut } from '../../../components/TakeOut.tsx';
+import styles from './sheet.module.scss';
 
 interface Props {
   map: GuardMap;
@@ -26,7 +27,7 @@ interface Props {
 /** What must be seen and held for the move, and what is to be taught before it. */
 export function NeedsEditor({ map, move, context, onChange }: Props) {
   return (
-    <div className="fields">
+    <div className={styles.fields}>
       <div>
         <div className="label-small">Must be seen</div>
         <ConditionsField needs={move.needs} onChange={(needs) => onChange({ needs })} />
@@ -66,7 +67,7 @@ function ConditionsField({
   return (
     <div className="conditions">
       {needs.map((need, place) => (
-        <div key={need.facet} className="condition" role="group" aria-label={conditionWords(need)}>
+        <div key={need.facet} className={styles.condition} role="group" aria-label={conditionWords(need)}>
           <span className="d-flex gap-2 align-items-center">
             <b>{facetName(need.facet)}</b>
             <button

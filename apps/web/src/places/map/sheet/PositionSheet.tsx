@@ -24,6 +24,7 @@ import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { AddMove } from './AddMove.tsx';
 import { LookPart } from './LookPart.tsx';
+import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { linesOf, listOf, useSaver } from './useSaver.ts';
 
@@ -55,9 +56,9 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
   };
   return (
     <>
-      <div className="sheet-head">
+      <div className={styles['sheet-head']}>
         <LimbGlyph holds={position.holds} context={context} width={76} />
-        <div className="grow">
+        <div className={styles.grow}>
           <SavedField label="Name" value={position.name} onSave={(name) => save({ name })} />
         </div>
       </div>
@@ -101,7 +102,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
       <AddMove position={position} map={map} select={select} />
 
       <h3>About it</h3>
-      <div className="fields">
+      <div className={styles.fields}>
         <SavedField
           label="Cues, one a line"
           lines={3}

@@ -5,6 +5,7 @@ import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
+import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { listOf, useSaver } from './useSaver.ts';
 
@@ -20,7 +21,7 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
   );
   return (
     <>
-      <div className="fields">
+      <div className={styles.fields}>
         <SavedField label="What top does" value={reaction.name} onSave={(name) => save({ name })} />
         <SelectField
           label="Group"

@@ -1,4 +1,3 @@
-import './sheet.scss';
 import { duplicatePosition, indexMap, remove } from '@aftersquall/core';
 import { Copy, Trash2, X } from 'lucide-react';
 import { changeMap } from '../../../store/openMap.ts';
@@ -8,6 +7,7 @@ import { ExchangeSheet } from './ExchangeSheet.tsx';
 import { MoveSheet } from './MoveSheet.tsx';
 import { PositionSheet } from './PositionSheet.tsx';
 import { ReactionSheet } from './ReactionSheet.tsx';
+import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 
 /** Everything about the selected thing, to be read and changed. */
@@ -26,7 +26,7 @@ export function Sheet({ map, selection, select }: SheetProps & { selection: Sele
     if (dispatch(changeMap(copy.command)).length === 0) select({ kind: 'position', id: copy.id });
   };
   return (
-    <aside className="sheet" aria-label={`The ${kind}`}>
+    <aside className={styles.sheet} aria-label={`The ${kind}`}>
       <div className="d-flex align-items-center gap-2 mb-2">
         <span className="label-small">{kind}</span>
         {parent && (

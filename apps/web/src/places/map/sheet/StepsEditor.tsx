@@ -14,6 +14,7 @@ import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
 import { TakeOut } from '../../../components/TakeOut.tsx';
+import styles from './sheet.module.scss';
 
 interface Props {
   steps: readonly Step[];
@@ -96,7 +97,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
   ].filter(Boolean);
   return (
     <>
-      <div className="step-row">
+      <div className={styles['step-row']}>
         <b>{number}</b>
         <SavedField
           label={`Step ${number}`}
@@ -113,7 +114,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
           value={String(step.seconds)}
           onSave={(text) => onChange({ ...step, seconds: readNumber(text) ?? 2 })}
         />
-        <span className="step-tools">
+        <span className={styles['step-tools']}>
           <button
             type="button"
             className="bare"
@@ -137,7 +138,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
       </div>
       <button
         type="button"
-        className="step-summary"
+        className={styles['step-summary']}
         aria-expanded={open}
         aria-label={`Holds and order of step ${number}`}
         onClick={() => setOpen(!open)}
@@ -145,7 +146,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
         {summary.length > 0 ? summary.join(' · ') : 'takes and lets go of nothing'}
       </button>
       {open && (
-        <div className="step-details">
+        <div className={styles['step-details']}>
           <div className="label-small">Takes</div>
           <HoldsField
             label={`What step ${number} takes`}

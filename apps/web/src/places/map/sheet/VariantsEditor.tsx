@@ -4,6 +4,7 @@ import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { TakeOut } from '../../../components/TakeOut.tsx';
 import { StepsEditor } from './StepsEditor.tsx';
+import styles from './sheet.module.scss';
 
 interface Props {
   move: Move;
@@ -32,7 +33,7 @@ export function VariantsEditor({ move, context, onChange }: Props) {
     });
   return (
     <>
-      <div className="variants">
+      <div className={styles.variants}>
         {variants.map((variant, place) => {
           const house = variant.id === move.houseVariant;
           const when = (changes: Partial<Variant['when']>) => {
@@ -40,7 +41,11 @@ export function VariantsEditor({ move, context, onChange }: Props) {
             return set(place, { when: Object.fromEntries(next) });
           };
           return (
-            <section key={variant.id} className={`variant ${house ? 'house' : ''}`} aria-label={variant.name}>
+            <section
+              key={variant.id}
+              className={`${styles.variant} ${house ? styles.house : ''}`}
+              aria-label={variant.name}
+            >
               <div className="d-flex gap-1 align-items-center">
                 <div className="flex-grow-1">
                   <SavedField
