@@ -56,9 +56,9 @@ describe('the desk where maps are weighed', () => {
     asked[0]!.progress(0.5);
     expect(now()).toMatchObject({ progress: 0.5 });
     await asked[0]!.answer(1);
-    expect(now()).toEqual({ weighing: weighing(1), of: map, stale: false, stopped: false });
+    expect(now()).toEqual({ weighing: weighing(1), weighedMap: map, stale: false, stopped: false });
     desk.ask(map, { submissionWorth: 9 });
-    expect(now()).toEqual({ weighing: weighing(1), of: map, stale: true, stopped: false });
+    expect(now()).toEqual({ weighing: weighing(1), weighedMap: map, stale: true, stopped: false });
     expect(asked[1]!.start).toEqual([1]);
   });
 
@@ -70,7 +70,7 @@ describe('the desk where maps are weighed', () => {
     expect(asked.map(({ options }) => options.submissionWorth)).toEqual([1, 4]);
     expect(now()).toMatchObject({ weighing: weighing(1), stale: true });
     await asked[1]!.answer(4);
-    expect(now()).toEqual({ weighing: weighing(4), of: map, stale: false, stopped: false });
+    expect(now()).toEqual({ weighing: weighing(4), weighedMap: map, stale: false, stopped: false });
   });
 
   it('knows what it has answered, also from another desk', async () => {
@@ -80,7 +80,7 @@ describe('the desk where maps are weighed', () => {
     await one.asked[0]!.answer(1);
     const other = atDesk();
     other.desk.ask(map, { submissionWorth: 8 });
-    expect(other.now()).toEqual({ weighing: weighing(1), of: map, stale: false, stopped: false });
+    expect(other.now()).toEqual({ weighing: weighing(1), weighedMap: map, stale: false, stopped: false });
     expect(other.asked).toEqual([]);
     // A map that was changed is another map.
     other.desk.ask({ ...map }, { submissionWorth: 8 });
@@ -108,7 +108,7 @@ describe('the desk where maps are weighed', () => {
     desk.ask(mended, {});
     expect(asked.map((question) => question.map)).toEqual([map, mended]);
     await asked[1]!.answer(2);
-    expect(now()).toEqual({ weighing: weighing(2), of: mended, stale: false, stopped: false });
+    expect(now()).toEqual({ weighing: weighing(2), weighedMap: mended, stale: false, stopped: false });
   });
 
   it('says of which map it is what it shows', async () => {
@@ -117,10 +117,10 @@ describe('the desk where maps are weighed', () => {
     desk.ask(map, {});
     await asked[0]!.answer(1);
     desk.ask(next, {});
-    expect(now()).toMatchObject({ weighing: weighing(1), of: map, stale: true });
-    expect(now().of).toBe(map);
+    expect(now()).toMatchObject({ weighing: weighing(1), weighedMap: map, stale: true });
+    expect(now().weighedMap).toBe(map);
     await asked[1]!.answer(2);
-    expect(now().of).toBe(next);
+    expect(now().weighedMap).toBe(next);
   });
 
   it('is stopped at once, keeps what it showed, and begins again on another bench', async () => {
@@ -132,14 +132,14 @@ describe('the desk where maps are weighed', () => {
     asked[1]!.progress(0.2);
     desk.stop();
     expect(ended()).toBe(1);
-    expect(now()).toEqual({ weighing: weighing(1), of: map, stale: true, stopped: true });
+    expect(now()).toEqual({ weighing: weighing(1), weighedMap: map, stale: true, stopped: true });
     asked[1]!.progress(0.3);
     await asked[1]!.answer(2);
-    expect(now()).toEqual({ weighing: weighing(1), of: map, stale: true, stopped: true });
+    expect(now()).toEqual({ weighing: weighing(1), weighedMap: map, stale: true, stopped: true });
     desk.ask(map, { submissionWorth: 2 });
     expect(asked).toHaveLength(3);
     await asked[2]!.answer(2);
-    expect(now()).toEqual({ weighing: weighing(2), of: map, stale: false, stopped: false });
+    expect(now()).toEqual({ weighing: weighing(2), weighedMap: map, stale: false, stopped: false });
     const told = shown.length;
     desk.close();
     expect(shown).toHaveLength(told);

@@ -5,7 +5,7 @@ import { optionsKey } from './optionsKey.ts';
 export interface WeighState {
   weighing?: Weighing;
   /** The map that it was weighed of: ids in the weighing are of that one. */
-  of?: GuardMap;
+  weighedMap?: GuardMap;
   /** Why it could not be weighed. */
   trouble?: string;
   /** The map or the options have moved on since. */
@@ -91,7 +91,7 @@ export function latestQuestionQueue(bench: Bench, show: (state: WeighState) => v
         last = weighing;
         // Another question may have been asked, and found answered, since.
         if (asked === question || wanted)
-          tell({ weighing, of: question.map, stale: Boolean(wanted), stopped: false });
+          tell({ weighing, weighedMap: question.map, stale: Boolean(wanted), stopped: false });
       } catch (error) {
         if (turn !== mine) return;
         if (error instanceof EngineStopped) tell({ ...state, stopped: true });
@@ -114,7 +114,7 @@ export function latestQuestionQueue(bench: Bench, show: (state: WeighState) => v
       if (answer) {
         wanted = undefined;
         last = answer;
-        tell({ weighing: answer, of: map, stale: false, stopped: false });
+        tell({ weighing: answer, weighedMap: map, stale: false, stopped: false });
         return;
       }
       wanted = asked;

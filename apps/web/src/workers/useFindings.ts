@@ -30,13 +30,13 @@ export function useFindings(
 ): { findings: Finding[]; fresh: boolean; failed: boolean } {
   const [failed, setFailed] = useState(false);
   const [found, setFound] = useState<{
-    of: GuardMap;
-    under: RulesProfile | undefined;
+    map: GuardMap;
+    rules: RulesProfile | undefined;
     findings: Finding[];
   }>();
   useEffect(() => {
     if (map.positions.length <= SMALL) {
-      setFound({ of: map, under: rules, findings: validateMap(map, rules ? { rules } : {}) });
+      setFound({ map, rules, findings: validateMap(map, rules ? { rules } : {}) });
       return;
     }
     let current = true;
@@ -44,7 +44,7 @@ export function useFindings(
       (findings) => {
         if (!current) return;
         setFailed(false);
-        setFound({ of: map, under: rules, findings });
+        setFound({ map, rules, findings });
       },
       () => {
         // Whatever it stumbled over may be gone with the next edit: then it begins anew, with the whole map.
@@ -57,5 +57,5 @@ export function useFindings(
       current = false;
     };
   }, [map, rules]);
-  return { findings: found?.findings ?? [], fresh: found?.of === map && found.under === rules, failed };
+  return { findings: found?.findings ?? [], fresh: found?.map === map && found.rules === rules, failed };
 }

@@ -28,6 +28,6 @@ export function useWeighing(map: GuardMap, options: WeighOptions | undefined) {
   useEffect(again, [again]);
   useEffect(() => () => queue.current?.close(), []);
   // The queue hears of another map only once that is on screen.
-  const stale = state.stale || (state.of !== undefined && state.of !== map);
+  const stale = state.stale || (state.weighedMap !== undefined && state.weighedMap !== map);
   return { ...state, stale, stop: () => queue.current?.stop(), again };
 }

@@ -107,7 +107,7 @@ export const useSimulation = (map: GuardMap, options: WeighOptions, from: number
 
 /** Holes with the dearest of them solved for again, and how far that is. */
 export function useExactHoles(map: GuardMap, options: WeighOptions) {
-  const [done, setDone] = useState<{ done: number; of: number }>();
+  const [done, setDone] = useState<{ done: number; total: number }>();
   const holes = useAnswer<StakedHole[]>(
     map,
     useCallback(
@@ -115,7 +115,7 @@ export function useExactHoles(map: GuardMap, options: WeighOptions) {
         setDone(undefined);
         return remote.holes(
           options,
-          proxy((count: number, of: number) => setDone({ done: count, of })),
+          proxy((count: number, total: number) => setDone({ done: count, total })),
         );
       },
       [options],

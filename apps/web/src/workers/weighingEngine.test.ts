@@ -39,19 +39,19 @@ describe('a weigher of one map', () => {
     const weigher = opened();
     const [marten, sedge] = demo.opponents.map(({ tendencies }) => ({ ...plain, tendencies }));
     const solves = (options: WeighOptions) => {
-      let told = 0;
+      let steps = 0;
       const weighing = weigher.weigh(options, undefined, () => {
-        told++;
+        steps++;
       });
-      return { told, weighing };
+      return { steps, weighing };
     };
     const first = solves({ ...marten, trust: 0 });
-    expect(first.told).toBeGreaterThan(0);
+    expect(first.steps).toBeGreaterThan(0);
     const more = solves({ ...marten, trust: 1 });
-    expect(more.told).toBe(0);
+    expect(more.steps).toBe(0);
     expect(more.weighing.gain).toBeGreaterThan(first.weighing.gain);
     expect(more.weighing.worst).toBeLessThanOrEqual(first.weighing.worst);
-    expect(solves({ ...sedge, trust: 1 }).told).toBeGreaterThan(0);
+    expect(solves({ ...sedge, trust: 1 }).steps).toBeGreaterThan(0);
   });
 
   it('forgets what it knew with another map', () => {
@@ -65,11 +65,11 @@ describe('a weigher of one map', () => {
     const weigher = opened();
     const exchanges = demo.exchanges.filter(({ move }) => move !== 'arm-drag').slice(0, 300);
     weigher.open({ ...demo, exchanges });
-    const told: [number, number][] = [];
-    const holes = weigher.holes(plain, (done, of) => told.push([done, of]));
+    const steps: [number, number][] = [];
+    const holes = weigher.holes(plain, (done, total) => steps.push([done, total]));
     const exact = holes.filter((hole) => hole.exact).length;
     expect(exact).toBeGreaterThan(1);
-    expect(told).toEqual(Array.from({ length: exact }, (_, i) => [i + 1, exact]));
+    expect(steps).toEqual(Array.from({ length: exact }, (_, i) => [i + 1, exact]));
     // What is left over by the limit stands by its rates.
     expect(holes.length).toBeGreaterThan(exact);
   });

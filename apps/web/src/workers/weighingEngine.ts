@@ -33,12 +33,12 @@ export function createWeighingEngine() {
     onProgress?: (share: number) => void,
   ): TrustSolutions {
     const key = optionsKey({ ...options, trust: undefined });
-    const known = solved.get(key) ?? solveForTrusts(map(), options, start, onProgress);
+    const solutions = solved.get(key) ?? solveForTrusts(map(), options, start, onProgress);
     // Asked last, forgotten last.
     solved.delete(key);
-    solved.set(key, known);
+    solved.set(key, solutions);
     if (solved.size > MOST_SOLVED) solved.delete(solved.keys().next().value!);
-    return known;
+    return solutions;
   }
   const planned = (options: WeighOptions) => choosePlan(solve(options), options.trust);
 
@@ -56,7 +56,7 @@ export function createWeighingEngine() {
       const solutions = solve(options, start, onProgress);
       return describeWeighing(map(), solutions, choosePlan(solutions, options.trust));
     },
-    holes: (options: WeighOptions, onHole?: (done: number, of: number) => void) =>
+    holes: (options: WeighOptions, onHole?: (done: number, total: number) => void) =>
       resolveHoles(planned(options), onHole),
     depend: (taken: TakenAway, options: WeighOptions) => dependence(map(), taken, options, planned(options)),
     chains: (options: WeighOptions, from: string, outcome: Outcome, count: number) =>

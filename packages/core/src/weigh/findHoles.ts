@@ -41,7 +41,7 @@ const EXACT = 20;
  */
 export function resolveHoles(
   solution: MapSolution,
-  onHole?: (done: number, of: number) => void,
+  onHole?: (done: number, total: number) => void,
 ): StakedHole[] {
   const all = placedHoles(solution);
   const dear = all.slice(0, EXACT).filter(({ hole }) => hole.stake > 0);

@@ -41,9 +41,9 @@ export function HoldsField({ label, by, holds, context, onChange }: Props) {
   const [editing, setEditing] = useState<string>();
   const [troubles, setTroubles] = useState<string[]>([]);
   const save = (hold: Hold) => {
-    const known = holds.some((other) => other.id === hold.id);
+    const exists = holds.some((other) => other.id === hold.id);
     const issues = onChange(
-      known ? holds.map((other) => (other.id === hold.id ? hold : other)) : [...holds, hold],
+      exists ? holds.map((other) => (other.id === hold.id ? hold : other)) : [...holds, hold],
     );
     setTroubles(issues.map(({ message }) => message));
     if (issues.length === 0) setEditing(undefined);

@@ -57,8 +57,8 @@ export function stateOfSweep(
   const index = indexMap(map);
   const position = index.position.get(move.position);
   if (!position) return old;
-  const known = met === 'none' ? undefined : index.reaction.get(met.id);
-  const reaction = known && met !== 'none' ? sided('reaction', known, met.mirrored) : undefined;
+  const named = met === 'none' ? undefined : index.reaction.get(met.id);
+  const reaction = named && met !== 'none' ? sided('reaction', named, met.mirrored) : undefined;
   const setup = topSetup(momentOfSweep(position, move, reaction));
   const posts: BalanceState['posts'] = {};
   for (const contact of setup.pinned) posts[contact] = 'pinned';

@@ -74,10 +74,10 @@ export function MapMenu({ map }: { map: GuardMap }) {
       });
       return;
     }
-    const known =
+    const isHere =
       typeof data === 'object' && data !== null && 'id' in data && taken.includes(String(data.id));
     // A map that is here already comes in beside it, never over it.
-    const body = known
+    const body = isHere
       ? { ...(data as object), id: freshId(String((data as { id: string }).id), taken) }
       : data;
     const made = await create({ params: { kind: 'map' }, body: body as GuardMap });

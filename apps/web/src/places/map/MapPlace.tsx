@@ -77,14 +77,14 @@ export function MapPlace() {
     } else {
       const id = freshId(
         name,
-        map.systems.map((known) => known.id),
+        map.systems.map((system) => system.id),
       );
       dispatch(changeMap(put('system', { id, name, aliases: [], note: '' })));
       set({ system: id });
     }
     setNaming(undefined);
   };
-  const known = map.systems.find(({ id }) => id === system);
+  const chosen = map.systems.find(({ id }) => id === system);
   const copySystem = () => {
     const copy = duplicateSystem(map, system);
     if (dispatch(changeMap(copy.command)).length === 0) set({ system: copy.id });
@@ -92,7 +92,7 @@ export function MapPlace() {
   const removeSystem = () => {
     dispatch(
       changeMap(remove('system', system), {
-        announce: `Removed the system “${known?.name}”; its positions are still there.`,
+        announce: `Removed the system “${chosen?.name}”; its positions are still there.`,
       }),
     );
     set({ system: undefined });
@@ -158,11 +158,13 @@ export function MapPlace() {
             <Dropdown.Item onClick={() => setNaming('position')}>Position</Dropdown.Item>
             <Dropdown.Item onClick={() => setNaming('reaction')}>Reaction</Dropdown.Item>
             <Dropdown.Item onClick={() => setNaming('system')}>Guard system</Dropdown.Item>
-            {known && (
+            {chosen && (
               <>
                 <Dropdown.Divider />
-                <Dropdown.Item onClick={copySystem}>Duplicate “{known.name}”</Dropdown.Item>
-                <Dropdown.Item onClick={removeSystem}>Remove “{known.name}”, not its positions</Dropdown.Item>
+                <Dropdown.Item onClick={copySystem}>Duplicate “{chosen.name}”</Dropdown.Item>
+                <Dropdown.Item onClick={removeSystem}>
+                  Remove “{chosen.name}”, not its positions
+                </Dropdown.Item>
               </>
             )}
           </Dropdown.Menu>

@@ -18,8 +18,8 @@ export function useSelection(): [Selection | undefined, (selection: Selection | 
     (next: Selection | undefined) => set({ sel: next && `${next.kind}.${next.id}` }),
     [set],
   );
-  const known = id && KINDS.includes(kind as EntityKind);
-  return [known ? { kind: kind as SheetKind, id } : undefined, select];
+  const exists = id && KINDS.includes(kind as EntityKind);
+  return [exists ? { kind: kind as SheetKind, id } : undefined, select];
 }
 
 /** The position that a selection is about, so that chart and sheet agree. */

@@ -89,8 +89,8 @@ export function ReadPlace() {
   const where = byHolds || Boolean(position);
   const reading = useMemo(() => {
     if (!where) return undefined;
-    const known = met === '' || met === 'none' || index.reaction.has(met.replace('~', ''));
-    return known ? readReaction(map, { ...request, reaction: met ? reactionOf(met) : 'none' }) : undefined;
+    const exists = met === '' || met === 'none' || index.reaction.has(met.replace('~', ''));
+    return exists ? readReaction(map, { ...request, reaction: met ? reactionOf(met) : 'none' }) : undefined;
   }, [map, index, where, met, request]);
   const top = useMemo(
     () => (where && asTop ? readAsTop(map, request, true) : undefined),

@@ -56,7 +56,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
       {costly.length > 0 && !exact && (
         <progress
           className="d-block w-100"
-          max={done?.of ?? 1}
+          max={done?.total ?? 1}
           value={done?.done ?? 0}
           aria-label="Holes solved for exactly"
         />

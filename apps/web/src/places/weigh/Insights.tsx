@@ -14,7 +14,7 @@ import styles from './weigh.module.scss';
 interface Props {
   map: GuardMap;
   /** The map that was weighed: what is told of the weighing is told with its names. */
-  of: GuardMap;
+  weighedMap: GuardMap;
   weighing: Weighing;
   options: WeighOptions;
   asked: ReturnType<typeof useWhatIf>;
@@ -27,7 +27,7 @@ interface Props {
 }
 /** What to fix first and what to ask: holes, dilemmas, what-ifs, opponents, what the game rests on, how rounds end. */
 export function Insights(props: Props) {
-  const { map, of, weighing, options, asked, settled, at, view, onView, onPick } = props;
+  const { map, weighedMap, weighing, options, asked, settled, at, view, onView, onPick } = props;
   const { whatIf, change } = asked;
   return (
     <section className={styles['weigh-column']} aria-label="What to fix first">
@@ -49,7 +49,7 @@ export function Insights(props: Props) {
       </div>
       {view === 'holes' && (
         <Holes
-          map={of}
+          map={weighedMap}
           weighing={weighing}
           options={options}
           settled={settled}
@@ -61,10 +61,10 @@ export function Insights(props: Props) {
       {view === 'opponent' && (
         <OpponentPane map={map} weighing={weighing} whatIf={whatIf} change={change} at={at} onPick={onPick} />
       )}
-      {view === 'dilemmas' && <Dilemmas map={of} weighing={weighing} onPick={onPick} />}
+      {view === 'dilemmas' && <Dilemmas map={weighedMap} weighing={weighing} onPick={onPick} />}
       {view === 'rests' && <Rests map={map} options={options} />}
-      {view === 'ends' && <Ends map={of} weighing={weighing} options={options} at={at} />}
-      {view === 'chains' && <Chains map={of} weighing={weighing} options={options} at={at} />}
+      {view === 'ends' && <Ends map={weighedMap} weighing={weighing} options={options} at={at} />}
+      {view === 'chains' && <Chains map={weighedMap} weighing={weighing} options={options} at={at} />}
     </section>
   );
 }

@@ -32,13 +32,13 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
   const create = (alias: string) => {
     const id = freshId(
       alias,
-      map.opponents.map((known) => known.id),
+      map.opponents.map((opponent) => opponent.id),
     );
     dispatch(changeMap(put('opponent', { id, alias, note: '', tendencies: [] })));
     change({ opponent: id, trust: whatIf.trust ?? 0.5 });
     setNaming(false);
   };
-  const known = new Set(opponent?.tendencies.map(({ position: id }) => id));
+  const studied = new Set(opponent?.tendencies.map(({ position: id }) => id));
   return (
     <>
       <h2 className="mt-3">Against whom</h2>
@@ -110,10 +110,10 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
               position={position}
             />
           )}
-          {known.size > 0 && (
+          {studied.size > 0 && (
             <p className="small mt-2">
               Known in:{' '}
-              {[...known].map((id) => (
+              {[...studied].map((id) => (
                 <button key={id} type="button" className="chip me-1" onClick={() => onPick(id)}>
                   {index.position.get(id)?.name}
                 </button>

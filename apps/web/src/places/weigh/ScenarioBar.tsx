@@ -23,12 +23,12 @@ export function ScenarioBar({ map, asked }: Props) {
   const dispatch = useAppDispatch();
   const [naming, setNaming] = useState(false);
   const keep = (name: string) => {
-    const same = map.scenarios.find((known) => known.name === name);
+    const same = map.scenarios.find((scenario) => scenario.name === name);
     const id =
       same?.id ??
       freshId(
         name,
-        map.scenarios.map((known) => known.id),
+        map.scenarios.map((scenario) => scenario.id),
       );
     const kept = { ...whatIf, id, name, note: same?.note ?? '' };
     const before = map.scenarios.find(({ id }) => id === kept.id);
@@ -50,7 +50,7 @@ export function ScenarioBar({ map, asked }: Props) {
           { value: '', name: AS_IT_IS },
           ...map.scenarios.map(({ id, name }) => ({ value: id, name })),
         ]}
-        onChange={(id) => begin(map.scenarios.find((known) => known.id === id))}
+        onChange={(id) => begin(map.scenarios.find((scenario) => scenario.id === id))}
       />
       <button
         type="button"

@@ -45,11 +45,11 @@ interface LookProps {
 
 function LookForm({ map, opponent, position, look }: LookProps) {
   const dispatch = useAppDispatch();
-  const known = opponent.tendencies.find((one) => one.position === position && one.look === look.id);
+  const tendency = opponent.tendencies.find((one) => one.position === position && one.look === look.id);
   const [unit, setUnit] = useState<Unit>('per cent');
   const [entries, setEntries] = useState<Entry[]>(() =>
     look.reactions.map((ref) => {
-      const share = known?.reactions.find((one) => reactionKey(one) === reactionKey(ref))?.share;
+      const share = tendency?.reactions.find((one) => reactionKey(one) === reactionKey(ref))?.share;
       return { ref, text: share === undefined ? '' : String(Math.round(share * 1000) / 10) };
     }),
   );
@@ -104,7 +104,7 @@ function LookForm({ map, opponent, position, look }: LookProps) {
             Scale to 100 %
           </button>
         )}
-        {known && (
+        {tendency && (
           <button type="button" className="btn btn-sm btn-plain" onClick={() => keep(undefined)}>
             Not known
           </button>

@@ -1,10 +1,7 @@
 import type { GuardMap, Weighing } from '@aftersquall/core';
-import { Ban } from 'lucide-react';
 import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Link } from 'react-router';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
-import { mapAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
@@ -12,6 +9,7 @@ import { selectMap } from '../../store/openMap.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useWeighing } from '../../workers/useWeighing.ts';
+import { CannotWeigh } from './CannotWeigh.tsx';
 import { Insights } from './Insights.tsx';
 import { INSIGHT_VIEWS, type InsightView } from './insightViews.ts';
 import { PositionPlan } from './PositionPlan.tsx';
@@ -20,6 +18,7 @@ import { TakeAlong } from './TakeAlong.tsx';
 import { TopSheet } from './TopSheet.tsx';
 import { useWhatIf } from './useWhatIf.ts';
 import { Values } from './Values.tsx';
+import { WeighProgress } from './WeighProgress.tsx';
 import styles from './weigh.module.scss';
 
 /** What the map is worth, where it breaks, and what to fix first. */
@@ -31,7 +30,7 @@ export function WeighPlace() {
   const { question, other, whatIf } = asked;
   const {
     weighing,
-    of = map,
+    weighedMap = map,
     stale,
     stopped,
     progress,
@@ -40,14 +39,14 @@ export function WeighPlace() {
     ...found
   } = useWeighing(map, question.options);
   const beside = useWeighing(map, other?.question.options);
-  const laid =
+  const comparison =
     other && beside.weighing && !beside.stale ? { name: other.name, weighing: beside.weighing } : undefined;
   const trouble = question.trouble ?? found.trouble;
   const asTop = params.get('as') === 'top';
   const view = INSIGHT_VIEWS.find((one) => one === params.get('see')) ?? 'holes';
-  const names = useMemo(() => new Map(of.positions.map(({ id, name }) => [id, name])), [of]);
+  const names = useMemo(() => new Map(weighedMap.positions.map(({ id, name }) => [id, name])), [weighedMap]);
   const picked = params.get('at') ?? '';
-  const at = names.has(picked) ? picked : weighing ? mainEntry(of, weighing) : '';
+  const at = names.has(picked) ? picked : weighing ? mainEntry(weighedMap, weighing) : '';
   const pick = (id: string) => set({ at: id });
   useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }), { useKey: true });
 
@@ -71,39 +70,15 @@ export function WeighPlace() {
         <TakeAlong map={map} whatIf={whatIf} />
       </header>
       {!trouble && (stopped || stale) && (
-        <p className={styles['weigh-work']}>
-          {stopped ? (
-            <>
-              Stopped: what is shown is from before.
-              <button type="button" className="btn btn-sm btn-now" onClick={again}>
-                Weigh again
-              </button>
-            </>
-          ) : (
-            <>
-              <progress max={1} value={progress} aria-label="Weighing" />
-              <button type="button" className="btn btn-sm btn-plain" onClick={stop}>
-                <Ban size={14} aria-hidden /> Stop
-              </button>
-            </>
-          )}
-        </p>
+        <WeighProgress stopped={stopped} progress={progress} onStop={stop} onAgain={again} />
       )}
       {trouble ? (
-        <div className="teach">
-          <h1>This map cannot be weighed {question.trouble ? 'like this' : 'yet'}</h1>
-          <p>{trouble.replace(/^./, (letter) => letter.toUpperCase())}.</p>
-          <div className="d-flex gap-2 justify-content-center">
-            <Link className="btn btn-now" to={mapAddress(map.id)}>
-              To the map
-            </Link>
-            {(asked.changed || asked.scenario) && (
-              <button type="button" className="btn btn-plain" onClick={() => asked.begin(undefined)}>
-                Ask about the map as it is
-              </button>
-            )}
-          </div>
-        </div>
+        <CannotWeigh
+          mapId={map.id}
+          trouble={trouble}
+          inQuestion={question.trouble !== undefined}
+          onAskPlain={asked.changed || asked.scenario ? () => asked.begin(undefined) : undefined}
+        />
       ) : (
         weighing &&
         question.options && (
@@ -111,15 +86,15 @@ export function WeighPlace() {
             className={`${styles['weigh-body']} ${stale ? 'stale' : ''} ${asTop ? 'as-top' : ''}`}
             aria-busy={stale}
           >
-            <Values weighing={weighing} beside={laid} names={names} at={at} onPick={pick} />
+            <Values weighing={weighing} beside={comparison} names={names} at={at} onPick={pick} />
             {asTop ? (
-              <TopSheet map={of} weighing={weighing} at={at} onPick={pick} />
+              <TopSheet map={weighedMap} weighing={weighing} at={at} onPick={pick} />
             ) : (
-              <PositionPlan map={of} weighing={weighing} beside={laid} at={at} />
+              <PositionPlan map={weighedMap} weighing={weighing} beside={comparison} at={at} />
             )}
             <Insights
               map={map}
-              of={of}
+              weighedMap={weighedMap}
               weighing={weighing}
               options={question.options}
               asked={asked}

@@ -43,7 +43,7 @@ export function holdClassesOf(map: GuardMap): NamedHolds[] {
       leadSide: positions.get(move.position)?.leadSide ?? 'R',
     })),
   ];
-  const known = new Set<string>();
+  const seen = new Set<string>();
   return [...USUAL.map(({ holds }) => holds), ...ownClasses(map)]
     .flatMap((holds): HoldClass[] => [holds, { ...holds, side: 'near' }, { ...holds, side: 'far' }])
     .filter((holds) => {
@@ -52,8 +52,8 @@ export function holdClassesOf(map: GuardMap): NamedHolds[] {
         return list.map((hold) => Number(matchesPattern(hold, pattern)));
       });
       const key = fitting.join('');
-      if (!fitting.includes(1) || known.has(key)) return false;
-      known.add(key);
+      if (!fitting.includes(1) || seen.has(key)) return false;
+      seen.add(key);
       return true;
     })
     .map((holds) => ({ name: holdClassName(holds), holds }));
@@ -74,12 +74,12 @@ function ownClasses(map: GuardMap): HoldClass[] {
 /** "hooks on the far thigh", "near sleeve grips". */
 export function holdClassName({ side, ...holds }: HoldClass): string {
   const near = side === 'near' || side === 'far' ? `${side} ` : '';
-  const usual = USUAL.find((known) => same(known.holds, holds));
+  const usual = USUAL.find((one) => same(one.holds, holds));
   if (usual) return `${near}${usual.name}`;
   const { action = 'hold', part } = holds;
   const word = action.replaceAll('-', ' ');
   const many =
-    USUAL.find((known) => known.holds.action === action)?.name ??
+    USUAL.find((one) => one.holds.action === action)?.name ??
     (/(?:ss|s|sh|ch|x)$/.test(word) ? `${word}es` : `${word}s`);
   return part ? `${many} on the ${near}${part.replaceAll('-', ' ')}` : `${near}${many}`;
 }

@@ -30,9 +30,9 @@ describe('a plan in words', () => {
     const { tendencies } = map.opponents[0]!;
     const { positions } = solveMap(map, { tendencies, trust: 0.6 });
     const { looks } = positions.find(({ position }) => position === 'collar-sleeve-standing')!;
-    const known = looks.find(({ look }) => look === 'push-pull')!;
-    expect(planWords(map, known)).toContain(
-      `As far as the habits are trusted that is worth ${pointsText(known.value)} points.`,
+    const habit = looks.find(({ look }) => look === 'push-pull')!;
+    expect(planWords(map, habit)).toContain(
+      `As far as the habits are trusted that is worth ${pointsText(habit.value)} points.`,
     );
     const other = positions.find(({ position }) => position === 'x-guard')!.looks[0]!;
     expect(planWords(map, other)).toContain('That leaves');

@@ -27,8 +27,8 @@ export function useWhatIf(map: GuardMap) {
   );
   const question = useMemo(() => questionOf(map, whatIf), [map, whatIf]);
   const other = useMemo((): { name: string; question: Question } | undefined => {
-    const known = map.scenarios.find(({ id }) => id === beside);
-    if (known) return { name: known.name, question: questionOf(map, { apparel, ...known }) };
+    const kept = map.scenarios.find(({ id }) => id === beside);
+    if (kept) return { name: kept.name, question: questionOf(map, { apparel, ...kept }) };
     if (beside !== PLAIN) return undefined;
     const plain = { ...(rules && { rules }), apparel };
     return { name: AS_IT_IS, question: questionOf(map, plain) };

@@ -31,15 +31,15 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
   const mirrored = typed.trimStart().startsWith('~');
   const name = typed.trim().replace(/^~\s*/, '');
   const listed = new Set(look?.reactions.map(reactionKey));
-  const known = matchSorter(map.reactions, name, {
+  const matches = matchSorter(map.reactions, name, {
     keys: ['name', 'aliases', 'group'],
     threshold: matchSorter.rankings.CONTAINS,
   })
     .map((reaction) => ({ reaction, ref: { id: reaction.id, ...(mirrored && { mirrored }) } as ReactionRef }))
     .filter(({ ref }) => !listed.has(reactionKey(ref)))
     .slice(0, 8);
-  const exact = known.some(({ reaction }) => reaction.name.toLowerCase() === name.toLowerCase());
-  const choices = known.map(({ reaction }) => ({
+  const exact = matches.some(({ reaction }) => reaction.name.toLowerCase() === name.toLowerCase());
+  const choices = matches.map(({ reaction }) => ({
     key: reaction.id,
     name: `${reaction.name}${mirrored ? ' (other side)' : ''}`,
     what: reaction.group as string,
@@ -49,7 +49,7 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
   const add = (place: number) => {
     if (!look) return;
     const commands: Command[] = [];
-    let ref = known[place]?.ref;
+    let ref = matches[place]?.ref;
     if (!ref) {
       if (!name) return;
       const reaction = newReaction(map, name);

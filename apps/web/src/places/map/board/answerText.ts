@@ -94,9 +94,9 @@ export function proposals(map: GuardMap, typed: string): Proposal[] {
 /** What a name means where an answer leads: the first of what is proposed for it. */
 function landingFor(map: GuardMap, { text, mirrored, quoted }: Named): LandingChoice {
   const side = mirrored ? { mirrored: true } : {};
-  const known = quoted ? exactly(map, text) : proposals(map, text)[0]?.landing;
-  if (!known) return { newPosition: text, ...side };
-  return 'outcome' in known ? known : { ...known, ...side };
+  const landing = quoted ? exactly(map, text) : proposals(map, text)[0]?.landing;
+  if (!landing) return { newPosition: text, ...side };
+  return 'outcome' in landing ? landing : { ...landing, ...side };
 }
 
 /** The one position that has just this name, id or alias; a name in quotation marks means nothing else. */

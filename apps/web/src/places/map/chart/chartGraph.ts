@@ -110,10 +110,10 @@ export function chartGraph(map: GuardMap, options: ChartOptions = {}): ChartGrap
         holes: open.get(position.id) ?? [],
       });
     } else {
-      const known = nodes.get(from);
+      const before = nodes.get(from);
       const node =
-        known?.kind === 'system'
-          ? known
+        before?.kind === 'system'
+          ? before
           : systemNode(from, index.system.get(from.replace('system:', ''))!, false);
       node.positions++;
       node.holes += open.get(position.id)?.length ?? 0;

@@ -25,8 +25,8 @@ function stored(): Stored {
 /** A layout computed before for a graph of this shape. */
 export function keptLayout(graph: ChartGraph): ChartLayout | undefined {
   const wanted = signature(graph);
-  const known = stored().find(([shape]) => shape === wanted);
-  return known && { nodes: new Map(known[1]), width: known[2], height: known[3], computed: true };
+  const cached = stored().find(([shape]) => shape === wanted);
+  return cached && { nodes: new Map(cached[1]), width: cached[2], height: cached[3], computed: true };
 }
 
 /** Keeps a layout for the next visit; the oldest goes. */

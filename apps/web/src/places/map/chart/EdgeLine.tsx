@@ -1,0 +1,33 @@
+import type { ChartEdge } from './chartGraph.ts';
+import styles from './currents.module.scss';
+import { edgeWidth, flowWidth } from './edgePaths.ts';
+
+interface Props {
+  edge: ChartEdge;
+  /** How often it is gone along in a round, once that is known, and the most of any line. */
+  rate: number | undefined;
+  most: number;
+  path: string | undefined;
+  lit: boolean;
+  /** Whether it goes to the same column: many of these lie on each other. */
+  beside: boolean;
+}
+
+/** A line between two cards: as thick as the exchanges on it are likely, or as often as it is gone along. */
+export function EdgeLine({ edge, rate, most, path, lit, beside }: Props) {
+  if (!path) return null;
+  const best = Math.max(0, ...edge.exchanges.map(({ chance }) => chance));
+  const words = edge.drift
+    ? 'What waiting leads to'
+    : `${edge.exchanges.length} ${edge.exchanges.length === 1 ? 'exchange' : 'exchanges'}, best chance ${Math.round(best * 100)} %${rate === undefined ? '' : `, gone along ${rate.toFixed(2)} times a round`}`;
+  return (
+    <path
+      d={path}
+      className={`edge ${edge.drift ? styles.drift : ''} ${edge.to.startsWith('outcome:') ? styles.ending : ''} ${beside ? 'beside' : ''} ${lit ? styles.lit : ''}`}
+      strokeWidth={edge.drift ? 1.4 : rate === undefined ? edgeWidth(edge) : flowWidth(rate, most)}
+      markerEnd="url(#arrow)"
+    >
+      <title>{words}</title>
+    </path>
+  );
+}
