@@ -2,6 +2,8 @@ import { expect, test } from './app.ts';
 
 test('every place is a key away, and the keys of a place are told', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick`);
+  // Whoever presses a key sees the page: a load event may come before its first picture.
+  await expect(page.getByRole('link', { name: 'Map', exact: true })).toHaveAttribute('aria-current', 'page');
   for (const [key, name] of [
     ['2', 'Read'],
     ['3', 'Weigh'],
