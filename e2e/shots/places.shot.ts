@@ -1,20 +1,30 @@
+import type { Page } from '@playwright/test';
 import { expect, test } from '../app.ts';
 
+/** The chart in its computed places, no longer in its first ones. */
+const isLaidOut = (page: Page) =>
+  expect(page.getByRole('group', { name: 'Chart of the guard systems' })).toHaveAttribute(
+    'aria-busy',
+    'false',
+  );
 const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
 
 test('pictures of every place, from the demo', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick`);
   await expect(page.locator('.card-group.system')).toHaveCount(7);
   await expect(page.locator('.edge title').first()).toContainText('times a round');
+  await isLaidOut(page);
   await page.screenshot(shot('map'));
 
   await page.goto(`${demo.url}/map/kelpwick?system=half-guard`);
   await expect(page.locator('button.position-card', { hasText: 'Half guard, knee shield' })).toBeVisible();
   await expect(page.locator('.worth').first()).toBeVisible();
+  await isLaidOut(page);
   await page.screenshot(shot('map-system'));
 
   await page.goto(`${demo.url}/map/kelpwick?system=cross-sleeve&sel=position.cross-sleeve`);
   await expect(page.getByRole('complementary')).toBeVisible();
+  await isLaidOut(page);
   await page.screenshot(shot('map-sheet'));
 
   await page.goto(`${demo.url}/map/kelpwick?view=board&system=cross-sleeve&cell=x-tip.widen-base`);

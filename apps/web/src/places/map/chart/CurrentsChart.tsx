@@ -92,6 +92,7 @@ export function CurrentsChart({ graph, tide, stale, selected: position, onSelect
       ref={svg}
       className={`${styles.currents} ${selected ? styles['has-selection'] : ''} ${tide && stale ? 'stale' : ''}`}
       aria-label="Chart of the guard systems"
+      aria-busy={!drawn?.computed}
       role="group"
     >
       <defs>
