@@ -72,7 +72,7 @@ export {
 } from './documents/documentKinds.ts';
 export { duplicatePosition, duplicateSystem } from './documents/duplicate.ts';
 export { edit, isEmpty } from './documents/edit.ts';
-export { type Field, fieldsOfChange, isOrder, overlap, withoutFields } from './documents/fields.ts';
+export { type Field, fieldsOfChange, isOrder, meet, overlap, withoutFields } from './documents/fields.ts';
 export { fieldValue } from './documents/fieldValue.ts';
 export { type Issue, RefusedError } from './documents/issue.ts';
 export { commandOf, rebase } from './documents/rebase.ts';

@@ -12,17 +12,19 @@ export function SaveState() {
 }
 
 interface LineProps {
-  session: Pick<Session, 'waiting' | 'online' | 'news'>;
+  session: Pick<Session, 'waiting' | 'online' | 'news' | 'trouble'>;
   onTry: () => void;
 }
 
 /** The line that says so. */
-export function SaveLine({ session: { waiting, online, news }, onTry }: LineProps) {
+export function SaveLine({ session: { waiting, online, news, trouble }, onTry }: LineProps) {
   if (!online && waiting.length > 0) {
     const count = waiting.length === 1 ? 'One change is' : `${waiting.length} changes are`;
+    const kept = waiting.every((change) => change.kept);
     return (
       <span className="save-state bad" role="alert">
-        <CloudOff size={15} aria-hidden /> {count} kept on this device: the server cannot be reached.
+        <CloudOff size={15} aria-hidden /> {count}{' '}
+        {kept ? 'kept on this device.' : 'not on this device’s disk yet: leave this page open.'} {trouble}
         <button type="button" className="btn btn-sm btn-plain" onClick={onTry}>
           Try now
         </button>

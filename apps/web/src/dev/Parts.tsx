@@ -44,7 +44,7 @@ const start = PositionSchema.parse({
   faults: [{ id: 'f1', text: 'straight legs', mend: 'knees bent' }],
   fits: [{ about: 'limbs', of: 'own', value: 'long', effect: 1, why: 'reaches both' }],
 });
-const change = { key: 'k', commands: [], who: '', base: 1, fields: [] };
+const change = { key: 'k', commands: [], who: '', what: 'chance 40 % → 45 %', base: 1, fields: [] };
 const CHOICES = ['Triangle locked', 'Two hands on one sleeve'].map((name) => ({
   key: name,
   name,
@@ -90,10 +90,20 @@ export function Parts() {
         <ApparelToggle value="gi" onChange={() => undefined} />
         <RulesChoice />
       </Part>
-      <Part name="SaveLine: saved, saving, without the server, news">
+      <Part name="SaveLine: saved, saving, without the server, not kept yet, news">
         <SaveLine session={{ waiting: [], online: true }} onTry={() => undefined} />
         <SaveLine session={{ waiting: [change], online: true }} onTry={() => undefined} />
-        <SaveLine session={{ waiting: [change, change], online: false }} onTry={() => undefined} />
+        {[true, false].map((kept) => (
+          <SaveLine
+            key={String(kept)}
+            session={{
+              waiting: [{ ...change, kept }],
+              online: false,
+              trouble: 'The server cannot be reached.',
+            }}
+            onTry={() => undefined}
+          />
+        ))}
         <SaveLine
           session={{
             waiting: [],

@@ -13,6 +13,7 @@ const theEngine = (): Engine => ({
   outbox: createOutbox(),
   newKey: () => crypto.randomUUID(),
   sending: new Set(),
+  retries: new Map(),
 });
 
 /** A store of its own: the application has one, every test makes one. */

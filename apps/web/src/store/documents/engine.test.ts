@@ -13,7 +13,16 @@ import {
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createStore } from '../store.ts';
 import { selectSession } from './documentsSlice.ts';
-import { changeDocument, hear, openDocument, redoChange, send, settle, undoChange } from './engine.ts';
+import {
+  changeDocument,
+  type Engine,
+  hear,
+  openDocument,
+  redoChange,
+  send,
+  settle,
+  undoChange,
+} from './engine.ts';
 import { FakeServer } from './fakeServer.ts';
 import { createOutbox, type Outbox } from './outbox.ts';
 import { reversible } from './session.ts';
@@ -35,9 +44,17 @@ let keys = 0;
 /** Outboxes are by device; every screen in these tests is one, unless it says otherwise. */
 let devices = 0;
 
+const engineOn = (outbox: Outbox): Engine => ({
+  outbox,
+  newKey: () => `key-${keys++}-abcdef`,
+  sending: new Set(),
+  retries: new Map(),
+});
+
 /** One screen: a store of its own, on a device. */
 function screen(outbox: Outbox = createOutbox(`device-${devices++}`)) {
-  const store = createStore({ outbox, newKey: () => `key-${keys++}-abcdef`, sending: new Set() });
+  const engine = engineOn(outbox);
+  const store = createStore(engine);
   const session = () => selectSession('map', ADDRESS.id)(store.getState())!;
   const map = () => session().shown as GuardMap;
   return {
@@ -56,6 +73,10 @@ function screen(outbox: Outbox = createOutbox(`device-${devices++}`)) {
       store.dispatch(settle(ADDRESS, theirs)),
     hear: (made: MadeChange) => store.dispatch(hear({ type: 'change', data: { ...made, ...ADDRESS } })),
     online: () => store.dispatch(hear({ type: 'opened' })),
+    /** Until nothing is on its way. */
+    idle: async () => {
+      while (engine.sending.size > 0) await new Promise(setImmediate);
+    },
     notice: () => store.getState().notices.notice,
     settled: () => vi.waitFor(() => expect(session().waiting).toEqual([])),
     sameAsServer: () => expect(map()).toEqual(server.document),
@@ -165,11 +186,7 @@ describe('an open document', () => {
     });
     server = new FakeServer(plan);
     const address = { kind: 'class', id: 'monday' } as const;
-    const store = createStore({
-      outbox: createOutbox('class'),
-      newKey: () => `key-${keys++}-abcdef`,
-      sending: new Set(),
-    });
+    const store = createStore(engineOn(createOutbox('class')));
     await store.dispatch(openDocument(address));
     store.dispatch(
       changeDocument(address, put('block', { kind: 'rest', id: 'r', title: 'Water', note: '', seconds: 60 })),
@@ -359,12 +376,118 @@ describe('without the server', () => {
       { path: ['chance'], theirs: 0.22, mine: 0.11 },
     ]);
     expect((server.document as GuardMap).positions.find(({ id }) => id === 'x-guard')!.name).toBe('Mine');
+    expect(after.session().conflict!.what).toMatch(/^answer .*: chance .* → 11 %$/);
+    // One question about one field: the answer holds for what was changed in it later, too.
     after.settle([]);
-    await vi.waitFor(() => {
-      if (after.session().conflict) after.settle([]);
-      expect(after.session().waiting).toEqual([]);
-    });
+    await after.settled();
     expect(after.exchange()).toMatchObject({ chance: 0.12, note: 'theirs' });
     after.sameAsServer();
+  });
+
+  it('takes theirs for all that was changed in a field, and keeps what else these changes did', async () => {
+    const mine = await opened();
+    const theirs = await opened();
+    server.cut = true;
+    mine.change(setChance(0.11));
+    mine.change(
+      setFields('exchange', exchange.id, [
+        { path: ['chance'], value: 0.12 },
+        { path: ['note'], value: 'mine' },
+      ]),
+    );
+    mine.change(setChance(0.13));
+    await vi.waitFor(() => expect(mine.session().online).toBe(false));
+    server.cut = false;
+    theirs.change(setChance(0.22));
+    await theirs.settled();
+    await mine.send();
+    await vi.waitFor(() => expect(mine.session().conflict).toBeDefined());
+    server.cut = true;
+    mine.settle(mine.session().conflict!.overlaps);
+    // What is gone by the answer is gone from the device, too.
+    await vi.waitFor(async () =>
+      expect((await mine.outbox.list(ADDRESS)).map(({ commands }) => commands)).toEqual([[setNote('mine')]]),
+    );
+    server.cut = false;
+    await mine.send();
+    await mine.settled();
+    expect(mine.exchange()).toMatchObject({ chance: 0.22, note: 'mine' });
+    mine.sameAsServer();
+    expect(mine.session().undo).toHaveLength(1);
+    mine.undo();
+    expect(mine.exchange().chance).toBe(0.22);
+    expect(mine.exchange().note).toBe(exchange.note);
+  });
+
+  it('asks again where the same field is changed elsewhere after the answer', async () => {
+    const before = await opened();
+    server.cut = true;
+    before.change(setChance(0.11));
+    before.change(setChance(0.12));
+    await vi.waitFor(async () => expect(await before.outbox.list(ADDRESS)).toHaveLength(2));
+    server.cut = false;
+    const theirs = await opened();
+    theirs.change(setChance(0.22));
+    await theirs.settled();
+    const after = await opened(before.outbox);
+    await vi.waitFor(() => expect(after.session().conflict).toBeDefined());
+    server.cut = true;
+    after.settle([]);
+    await vi.waitFor(() => expect(after.session().online).toBe(false));
+    server.cut = false;
+    theirs.change(setChance(0.33));
+    await theirs.settled();
+    after.online();
+    await vi.waitFor(() => expect(after.session().conflict?.overlaps).toMatchObject([{ theirs: 0.33 }]));
+    after.settle([]);
+    await after.settled();
+    expect((server.document as GuardMap).exchanges[0]!.chance).toBe(0.12);
+  });
+
+  it('lets the server judge where the line broke before all of theirs was heard', async () => {
+    const before = await opened();
+    server.cut = true;
+    before.change(setChance(0.11));
+    await vi.waitFor(async () => expect(await before.outbox.list(ADDRESS)).toHaveLength(1));
+    server.cut = false;
+    const theirs = await opened();
+    for (const name of ['A', 'B', 'C']) theirs.change(rename('triangle', name));
+    theirs.change(setChance(0.22));
+    await theirs.settled();
+    // The first page of changes comes through; the second, with the one that matters, does not.
+    server.pages = 1;
+    const after = await opened(before.outbox);
+    await vi.waitFor(() => expect(after.session().state).toBe('ready'));
+    server.pages = undefined;
+    await after.send();
+    await vi.waitFor(() => expect(after.session().conflict?.overlaps).toMatchObject([{ theirs: 0.22 }]));
+    expect((server.document as GuardMap).exchanges[0]!.chance).toBe(0.22);
+  });
+
+  it('tries again at one pace, however many changes wait, and says why it could not', async () => {
+    const mine = await opened();
+    server.cut = true;
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    try {
+      for (let i = 0; i < 5; i++) {
+        mine.change(rename('triangle', `Name ${i}`));
+        await mine.idle();
+      }
+      const { asked } = server;
+      await vi.advanceTimersByTimeAsync(3000);
+      await mine.idle();
+      expect(server.asked).toBe(asked + 1);
+    } finally {
+      vi.useRealTimers();
+    }
+    expect(mine.session()).toMatchObject({ online: false, trouble: 'The server cannot be reached.' });
+    server.cut = false;
+    server.broken = true;
+    await mine.send();
+    expect(mine.session().trouble).toBe('Something went wrong on the server; nothing was changed.');
+    server.broken = false;
+    await mine.send();
+    await mine.settled();
+    mine.sameAsServer();
   });
 });

@@ -16,6 +16,7 @@ import type { LiveEvent } from './liveEvents.ts';
 import { addressKey, type Outbox } from './outbox.ts';
 import {
   makeChange,
+  markKept,
   newSession,
   openSession,
   raiseConflict,
@@ -32,6 +33,8 @@ export interface Engine {
   newKey: () => string;
   /** Documents whose waiting changes are being sent, by address. */
   sending: Set<string>;
+  /** What will try again, by address. */
+  retries: Map<string, ReturnType<typeof setTimeout>>;
 }
 
 /** Tried again so long after the server could not be reached, ms; sooner when it is heard of by itself. */
@@ -77,13 +80,15 @@ const sinceThen =
     const arrived = new Set(made.map(({ key }) => key));
     for (const key of arrived) if (waiting.some((change) => change.key === key)) void outbox.remove(key);
     const own = new Set(waiting.map(({ key }) => key));
+    // Where the line broke meanwhile, what came after that is not known.
+    const heard = made.at(-1)?.revision ?? oldest;
     return waiting
       .filter(({ key }) => !arrived.has(key))
       .map((change) => {
         const theirs = made.filter((other) => other.revision > change.base && !own.has(other.key));
         const meets = overlap(change.fields, theirs.flatMap(fieldsOfChange)).length > 0;
         // Sent with the revision it was made for, the server says where it meets others.
-        return meets ? change : { ...change, base: revision };
+        return meets ? change : { ...change, base: Math.max(change.base, heard) };
       });
   };
 
@@ -170,11 +175,25 @@ export const redoChange =
 /** Shows a session whose last waiting change is new, keeps that change on the device and sends what waits. */
 const keepAndSend =
   (session: Session): AppThunk =>
-  (dispatch, _, { outbox }) => {
+  (dispatch) => {
     dispatch(sessionChanged(session));
     const last = session.waiting.at(-1);
-    if (last) void outbox.put(session.address, last);
+    if (last) void dispatch(keep(session.address, last));
     void dispatch(send(session.address));
+  };
+
+/** Keeps a waiting change on the device, and says so once it is on disk. */
+const keep =
+  (address: DocumentAddress, change: Waiting): AppThunk<Promise<void>> =>
+  async (dispatch, getState, { outbox }) => {
+    try {
+      await outbox.put(address, change);
+    } catch {
+      // No room, or no store at all: the screen goes on saying that the page has to stay open.
+      return;
+    }
+    const session = sessionOf(getState(), address);
+    if (session) dispatch(sessionChanged(markKept(session, change.key)));
   };
 
 /** Ends a conflict: of the fields named, theirs stands. */
@@ -182,11 +201,12 @@ export const settle =
   (address: DocumentAddress, theirs: readonly Field[]): AppThunk =>
   (dispatch, getState, { outbox }) => {
     const session = sessionOf(getState(), address);
-    const key = session?.conflict?.key;
-    if (!session || key === undefined) return;
+    if (!session?.conflict) return;
     const next = settleConflict(session, theirs);
-    const kept = next.waiting.find((change) => change.key === key);
-    void (kept ? outbox.put(address, kept) : outbox.remove(key));
+    for (const change of session.waiting) {
+      const kept = next.waiting.find(({ key }) => key === change.key);
+      if (kept !== change) void (kept ? dispatch(keep(address, kept)) : outbox.remove(change.key));
+    }
     dispatch(sessionChanged(next));
     void dispatch(send(address));
   };
@@ -194,9 +214,10 @@ export const settle =
 /** Sends what waits, one change after the other; stops where the server cannot be reached or a change needs an answer. */
 export const send =
   (address: DocumentAddress): AppThunk<Promise<void>> =>
-  async (dispatch, getState, { sending }) => {
+  async (dispatch, getState, { sending, retries }) => {
     const key = addressKey(address);
     if (sending.has(key)) return;
+    clearTimeout(retries.get(key));
     sending.add(key);
     try {
       while (await dispatch(sendNext(address)));
@@ -204,7 +225,11 @@ export const send =
       sending.delete(key);
     }
     const session = sessionOf(getState(), address);
-    if (session && !session.online) setTimeout(() => void dispatch(send(address)), AGAIN);
+    if (session && !session.online)
+      retries.set(
+        key,
+        setTimeout(() => void dispatch(send(address)), AGAIN),
+      );
   };
 
 /** Sends the first waiting change. Whether there may be more to send. */
@@ -239,10 +264,9 @@ const sendNext =
     }
     const now = sessionOf(getState(), address)!;
     const gone = refusal.status === 404;
+    const trouble = refusal.message;
     dispatch(
-      sessionChanged(
-        gone ? { ...now, state: 'missing', trouble: refusal.message } : { ...now, online: false },
-      ),
+      sessionChanged(gone ? { ...now, state: 'missing', trouble } : { ...now, online: false, trouble }),
     );
     return false;
   };

@@ -16,19 +16,27 @@ export class FakeServer {
   revision = 1;
   made: MadeChange[] = [];
   cut = false;
+  /** How often anything was asked of it, heard or not. */
+  asked = 0;
   /** Does what was asked and loses the answer. */
   deaf = false;
-  received = 0;
+  /** Fails whatever is asked of it. */
+  broken = false;
+  /** So many more pages of changes are given before the line breaks. */
+  pages: number | undefined;
 
   constructor(document: AnyDocument) {
     this.document = document;
   }
 
   readonly fetch = async (request: Request): Promise<Response> => {
+    this.asked++;
     if (this.cut) throw new TypeError('Failed to fetch');
     const { pathname, searchParams } = new URL(request.url);
     const answer = (status: number, body: object) =>
       new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+    if (this.broken)
+      return answer(500, { message: 'Something went wrong on the server; nothing was changed.' });
     if (!pathname.includes(`/${this.document.id}`))
       return answer(404, { message: 'There is no such document.' });
     if (request.method === 'POST') {
@@ -37,6 +45,7 @@ export class FakeServer {
       return answer(status, body);
     }
     if (pathname.endsWith('/changes')) {
+      if (this.pages !== undefined && this.pages-- === 0) throw new TypeError('Failed to fetch');
       const after = Number(searchParams.get('after'));
       return answer(200, this.made.filter(({ revision }) => revision > after).slice(0, 3));
     }
@@ -44,7 +53,6 @@ export class FakeServer {
   };
 
   change({ base, key, commands, who }: Change): { status: number; body: object } {
-    this.received++;
     const before = this.made.find((change) => change.key === key);
     if (before) return { status: 200, body: { revision: before.revision } };
     if (base > this.revision) {

@@ -16,6 +16,7 @@ export const addressKey = ({ kind, id }: DocumentAddress): string => `${kind}/${
 
 /** Changes on their way, kept on the device until the server has confirmed them. */
 export interface Outbox {
+  /** Done when it is on disk. */
   put(address: DocumentAddress, change: Waiting): Promise<void>;
   remove(key: string): Promise<void>;
   /** What waits for a document, in the order in which it was made. */
@@ -45,12 +46,12 @@ export function createOutbox(name = 'aftersquall'): Outbox {
       last = Math.max(last + 1, Date.now() * 1000);
       const order = last;
       return inTurn(async (database) => {
-        const known = await database.get('changes', change.key);
-        await database.put('changes', {
-          ...change,
-          address: addressKey(address),
-          order: known?.order ?? order,
-        });
+        // Strict: done when it is on disk, not when the system has promised to write it.
+        const writing = database.transaction('changes', 'readwrite', { durability: 'strict' });
+        const before = await writing.store.get(change.key);
+        const place = { address: addressKey(address), order: before?.order ?? order };
+        await writing.store.put({ ...change, ...place, kept: true });
+        await writing.done;
       });
     },
     remove: (key) => inTurn((database) => database.delete('changes', key)),

@@ -12,6 +12,7 @@ import {
   type Issue,
   isEmpty,
   type MadeChange,
+  meet,
   overlap,
   RefusedError,
   rebase,
@@ -23,10 +24,16 @@ export interface Waiting {
   key: string;
   commands: Command[];
   who: string;
+  /** What it does, in words. */
+  what: string;
   /** The revision up to which it is known to meet nothing of what others changed. */
   base: number;
   /** What it touches. */
   fields: Field[];
+  /** Whether it is on this device's disk, and so survives a closed tab. */
+  kept?: boolean;
+  /** Fields that others changed as well, of which the coach has said that ours stands. */
+  decided?: Field[];
 }
 
 /** A change of this screen that can be taken back, or made again. */
@@ -70,7 +77,7 @@ export interface Session<D extends AnyDocument = AnyDocument> {
   redo: Reversible[];
   /** Whether the server could be reached when it was tried last. */
   online: boolean;
-  /** Why it is missing. */
+  /** Why it is missing, or why what waits could not be saved. */
   trouble?: string | undefined;
   conflict?: Conflict | undefined;
   news?: News | undefined;
@@ -113,7 +120,15 @@ export function makeChange(
   try {
     const { document, inverse, touched } = applyCommand(shown, command);
     const made = { key, what: describeChange(document, command, inverse), inverse, fields: touched };
-    const waiting = { key, commands: [command], who, base: session.revision, fields: touched };
+    const { what } = made;
+    const waiting: Waiting = {
+      key,
+      commands: [command],
+      who,
+      what,
+      base: session.revision,
+      fields: touched,
+    };
     return {
       session: {
         ...session,
@@ -131,6 +146,12 @@ export function makeChange(
     throw error;
   }
 }
+
+/** A waiting change is on this device's disk now. */
+export const markKept = (session: Session, key: string): Session => ({
+  ...session,
+  waiting: session.waiting.map((change) => (change.key === key ? { ...change, kept: true } : change)),
+});
 
 /** Takes the next change that the server made: one of ours is confirmed by it, another one comes under what waits. */
 export function receiveChange(session: Session, made: MadeChange): Session {
@@ -200,10 +221,9 @@ function rebased(
 
 function conflictOf(session: Session, change: Waiting, met: Field[], issues: Issue[], who: string): Conflict {
   const { server, shown } = session;
-  const what = session.undo.find(({ key }) => key === change.key)?.what;
   return {
     key: change.key,
-    what: what ?? describeChange(shown!, commandOf(change.commands), commandOf(change.commands)),
+    what: change.what,
     who,
     issues,
     overlaps: met.map((field) => ({
@@ -214,7 +234,7 @@ function conflictOf(session: Session, change: Waiting, met: Field[], issues: Iss
   };
 }
 
-/** Asks about a waiting change that the server did not take. */
+/** Asks about a waiting change that the server did not take; not where all of it was asked and answered before. */
 export function raiseConflict(
   session: Session,
   key: string,
@@ -223,37 +243,62 @@ export function raiseConflict(
 ): Session {
   const change = session.waiting.find((waiting) => waiting.key === key);
   if (!change) return session;
-  return { ...session, conflict: { ...conflictOf(session, change, [], issues, ''), overlaps } };
+  const open = overlaps.filter((field) => !change.decided?.some((decided) => meet(decided, field)));
+  if (open.length === 0 && overlaps.length > 0 && issues.length === 0) {
+    const settled = { ...change, base: session.revision };
+    return { ...session, waiting: session.waiting.map((other) => (other === change ? settled : other)) };
+  }
+  return { ...session, conflict: { ...conflictOf(session, change, [], issues, ''), overlaps: open } };
 }
 
 /**
- * Answers a conflict: of the fields named, theirs stands; the others are made as they were meant. A change of which
- * nothing is left goes, and is no longer ours to take back.
+ * Answers a conflict: of the fields named, theirs stands; the others are made as they were meant. The answer holds for
+ * later changes of the same fields too. A change of which nothing is left goes, and is no longer ours to take back.
  */
 export function settleConflict(session: Session, theirs: readonly Field[]): Session {
   const { conflict, server } = session;
   if (!conflict || !server) return session;
   const place = session.waiting.findIndex(({ key }) => key === conflict.key);
-  const before = rebase(server, session.waiting.slice(0, place)).document;
-  const waiting = session.waiting.flatMap((change) => {
-    if (change.key !== conflict.key) return [change];
-    const left = conflict.issues.length > 0 ? undefined : leftOf(before, commandOf(change.commands), theirs);
-    return left ? [{ ...change, commands: [left.command], base: session.revision, fields: left.fields }] : [];
-  });
-  const kept = waiting.find(({ key }) => key === conflict.key);
-  const undo = session.undo.flatMap((entry): Reversible[] => {
-    if (entry.key !== conflict.key) return [entry];
-    if (!kept) return [];
-    const { inverse, touched } = applyCommand(before, commandOf(kept.commands));
-    return [{ ...entry, inverse, fields: touched }];
-  });
-  return rebased({ ...session, conflict: undefined, undo }, server, session.revision, waiting);
+  const earlier = session.waiting.slice(0, place);
+  const mine = conflict.overlaps.filter((field) => !theirs.some((other) => meet(field, other)));
+  const waiting = [...earlier];
+  const undo = new Map(session.undo.map((entry) => [entry.key, entry]));
+  let document = rebase(server, earlier).document;
+  for (const change of session.waiting.slice(place)) {
+    const asked = change.key === conflict.key;
+    const left = asked && conflict.issues.length > 0 ? undefined : leftOf(document, change, theirs);
+    const entry = undo.get(change.key);
+    if (left === undefined) {
+      undo.delete(change.key);
+      continue;
+    }
+    waiting.push({
+      ...change,
+      commands: left.commands,
+      fields: left.fields,
+      ...(asked ? { base: session.revision } : { decided: [...(change.decided ?? []), ...mine] }),
+    });
+    document = left.document;
+    if (entry && left.inverse) undo.set(entry.key, { ...entry, inverse: left.inverse, fields: left.fields });
+  }
+  const settled = { ...session, conflict: undefined, undo: [...undo.values()] };
+  return rebased(settled, server, session.revision, waiting);
 }
 
-function leftOf(document: AnyDocument, command: Command, theirs: readonly Field[]) {
-  const { inverse } = applyCommand(document, command);
-  const left = theirs.length === 0 ? command : withoutFields({ command, inverse }, theirs);
-  return left && { command: left, fields: applyCommand(document, left).touched };
+/** What of a waiting change is left without some fields; undefined where nothing is. */
+function leftOf(document: AnyDocument, change: Waiting, theirs: readonly Field[]) {
+  const command = commandOf(change.commands);
+  try {
+    const { inverse } = applyCommand(document, command);
+    const left = theirs.length === 0 ? command : withoutFields({ command, inverse }, theirs);
+    if (!left) return undefined;
+    const made = applyCommand(document, left);
+    return { commands: [left], document: made.document, inverse: made.inverse, fields: made.touched };
+  } catch (error) {
+    if (!(error instanceof RefusedError)) throw error;
+    // It no longer fits at all: that is asked when its turn comes.
+    return { commands: change.commands, document, inverse: undefined, fields: change.fields };
+  }
 }
 
 /** The change that would be taken back: the last one, or one by its key as long as nothing later builds on its fields. */
