@@ -43,6 +43,47 @@ test('what does not fit is listed for another class, and a removed class comes b
   await expect(page.getByRole('heading', { name: /Did not fit/ })).toBeVisible();
 });
 
+test('a class is removed and built again under the same name, and both can be had', async ({
+  page,
+  demo,
+  request,
+}) => {
+  const build = async () => {
+    await page.goto(`${demo.url}/club/classes`);
+    await page.getByLabel('Minutes').fill('20');
+    await page.getByLabel('All of Triangle locked').check();
+    await page.getByRole('button', { name: 'Build the class' }).click();
+    await expect(page.getByLabel('Name')).toHaveValue('Triangle locked');
+    return page.url();
+  };
+  const first = await build();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Removed' })).toBeVisible();
+  const second = await build();
+  expect(second).not.toBe(first);
+  const id = new URL(first).pathname.split('/').at(-1);
+  await request.post(`${demo.url}/api/documents/class/${id}/restore`);
+  await expect(
+    page.getByRole('navigation', { name: 'Classes' }).getByRole('link', { name: /^Triangle locked/ }),
+  ).toHaveCount(2);
+});
+
+test('what cannot be had back for want of the server is still offered once it is there', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/club/classes/tuesday`);
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  const notice = page.getByRole('status').filter({ hasText: 'Removed' });
+  await expect(notice).toBeVisible();
+  await demo.stop();
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'cannot be reached' })).toBeVisible();
+  await demo.start();
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Name')).toHaveValue(/^Tuesday/);
+});
+
 test('blocks are dragged into another order, also by keyboard', async ({ page, demo }) => {
   await page.goto(`${demo.url}/club/classes/tuesday`);
   const blocks = page.getByRole('list').getByRole('listitem');

@@ -51,6 +51,11 @@ test('the dark theme and the apparel are kept for the next visit and for every p
   await expect(page.locator('html')).toHaveAttribute('data-bs-theme', 'light');
 });
 
+test('without a map, what is the club’s leads to naming the first one', async ({ page, empty }) => {
+  await page.goto(`${empty.url}/club/classes`);
+  await expect(page.getByRole('heading', { name: 'Name your first map' })).toBeVisible();
+});
+
 test('an address that leads nowhere says so and leads back', async ({ page, demo }) => {
   await page.goto(`${demo.url}/kelpwick/nowhere`);
   await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();

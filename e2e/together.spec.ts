@@ -12,6 +12,14 @@ const isSaved = (page: Page) => expect(page.getByText('Saved', { exact: true }))
 const field = (page: Page, label: string) =>
   page.getByRole('complementary', { name: 'The exchange' }).getByLabel(label, { exact: true });
 
+/** The name of a position in its sheet, to be changed. */
+async function openTriangle(page: Page, url: string) {
+  await page.goto(`${url}/map/kelpwick?sel=position.triangle`);
+  const name = page.getByRole('complementary', { name: 'The position' }).getByLabel('Name', { exact: true });
+  await expect(name).toHaveValue('Triangle locked');
+  return name;
+}
+
 /** Two browsers that share nothing but the server. */
 async function twoBrowsers(browser: Browser): Promise<[Page, Page]> {
   const contexts = await Promise.all([browser.newContext(), browser.newContext()]);
@@ -143,9 +151,7 @@ test('ten edits without the network, the tab closed, opened again: ten edits arr
   demo,
   request,
 }) => {
-  await page.goto(`${demo.url}/map/kelpwick?sel=position.triangle`);
-  const name = page.getByRole('complementary', { name: 'The position' }).getByLabel('Name', { exact: true });
-  await expect(name).toHaveValue('Triangle locked');
+  const name = await openTriangle(page, demo.url);
   await context.setOffline(true);
   for (let i = 1; i <= 10; i++) {
     await name.fill(`Triangle ${i}`);
@@ -169,9 +175,7 @@ test('with the server stopped the places go on, and what was changed is saved by
   demo,
   request,
 }) => {
-  await page.goto(`${demo.url}/map/kelpwick?sel=position.triangle`);
-  const name = page.getByRole('complementary', { name: 'The position' }).getByLabel('Name', { exact: true });
-  await expect(name).toHaveValue('Triangle locked');
+  const name = await openTriangle(page, demo.url);
   // Every place is fetched in the quiet after the first one stands.
   await expect
     .poll(() =>
@@ -190,6 +194,9 @@ test('with the server stopped the places go on, and what was changed is saved by
   for (const place of ['Read', 'Weigh', 'Balance', 'Drills']) {
     await page.getByRole('link', { name: place, exact: true }).click();
     await expect(page.getByRole('heading', { level: 1, name: place, exact: true })).toBeVisible();
+    // Where the map is edited, it goes on saying what waits.
+    if (place === 'Read' || place === 'Weigh')
+      await expect(page.getByRole('alert')).toContainText('One change is kept on this device');
     await expect(page.getByText('could not be shown')).toHaveCount(0);
   }
   await page.getByRole('link', { name: 'Map', exact: true }).click();

@@ -36,8 +36,9 @@ export { type Hole, holes } from './check/holes.ts';
 export { validateMap } from './check/validateMap.ts';
 export { printOpenApi } from './contract/openApi.ts';
 export { type AnswerOf, addressOf, type CallOf, type InputOf, isText, type Route } from './contract/route.ts';
-export { ROUTES, type RouteName } from './contract/routes.ts';
+export { CHANGES_PAGE, HISTORY_PAGE, ROUTES, type RouteName } from './contract/routes.ts';
 export {
+  addressKey,
   type Change,
   type ChangeEvent,
   ChangeEventSchema,

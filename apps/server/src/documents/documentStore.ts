@@ -1,6 +1,7 @@
 import {
   type AnyDocument,
   type Applied,
+  addressKey,
   DOCUMENT_KINDS,
   type DocumentAddress,
   type DocumentKindName,
@@ -20,7 +21,6 @@ export interface OpenDocument {
   places: ReadonlyMap<string, number>;
 }
 
-export const keyOf = ({ kind, id }: DocumentAddress): string => `${kind}/${id}`;
 const placeKey = (kind: string, id: string): string => `${kind}/${id}`;
 const now = () => new Date().toISOString();
 const asRecord = (document: AnyDocument) => document as unknown as Record<string, unknown>;
@@ -42,7 +42,7 @@ export async function loadDocument(
   manager: EntityManager,
   address: DocumentAddress,
 ): Promise<OpenDocument | undefined> {
-  const row = await manager.findOneBy(DocumentRow, { key: keyOf(address), removedAt: IsNull() });
+  const row = await manager.findOneBy(DocumentRow, { key: addressKey(address), removedAt: IsNull() });
   if (!row) return undefined;
   const rows = await manager.find(EntityRow, {
     where: { document: row.key },
@@ -70,7 +70,7 @@ export async function insertDocument(
   kind: DocumentKindName,
   document: AnyDocument,
 ): Promise<OpenDocument> {
-  const key = keyOf({ kind, id: document.id });
+  const key = addressKey({ kind, id: document.id });
   await manager.insert(DocumentRow, {
     key,
     kind,
@@ -97,7 +97,7 @@ export async function saveChange(
   open: OpenDocument,
   { document, touched }: Applied<AnyDocument>,
 ): Promise<OpenDocument> {
-  const key = keyOf(address);
+  const key = addressKey(address);
   const revision = open.revision + 1;
   await manager.query('UPDATE document SET head = ?, revision = ?, updated_at = ? WHERE key = ?', [
     JSON.stringify(headOf(address.kind, document)),

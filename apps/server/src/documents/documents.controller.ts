@@ -51,11 +51,6 @@ export class DocumentsController {
     return this.documents.at(address, revision);
   }
 
-  @Answers(ROUTES.copyDocument)
-  copy(@Input() { params, body }: InputFor<'copyDocument'>) {
-    return this.documents.copy(params, body.id, body.name);
-  }
-
   @Answers(ROUTES.removeDocument)
   remove(@Input() { params }: InputFor<'removeDocument'>) {
     return this.documents.remove(params);

@@ -1,8 +1,10 @@
 import {
   type AnyDocument,
   type Applied,
+  addressKey,
   applyCommand,
   badReferences,
+  CHANGES_PAGE,
   type Change,
   commandOf,
   DOCUMENT_KINDS,
@@ -13,6 +15,7 @@ import {
   type FieldOverlap,
   fieldsOfChange,
   fieldValue,
+  HISTORY_PAGE,
   type HistoryLine,
   type MadeChange,
   overlap,
@@ -22,12 +25,9 @@ import {
 import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
 import { type EntityManager, IsNull, LessThan, MoreThan, Not } from 'typeorm';
 import { WriteQueue } from '../database/writeQueue.ts';
-import { insertDocument, keyOf, loadDocument, type OpenDocument, saveChange } from './documentStore.ts';
+import { insertDocument, loadDocument, type OpenDocument, saveChange } from './documentStore.ts';
 import { LiveChanges } from './liveChanges.ts';
 import { ChangeRow, DocumentRow } from './rows.ts';
-
-const HISTORY_PAGE = 100;
-const CHANGES_PAGE = 200;
 
 /** Documents by address: read whole, changed by commands, one transaction each. Keeps those in use in memory. */
 @Injectable()
@@ -63,7 +63,7 @@ export class DocumentsService {
   async create(kind: DocumentKindName, document: AnyDocument): Promise<{ id: string; revision: 1 }> {
     const issues = badReferences(document);
     if (issues.length > 0) throw new RefusedError(issues);
-    const key = keyOf({ kind, id: document.id });
+    const key = addressKey({ kind, id: document.id });
     await this.queue.transaction(
       async (manager) => {
         const known = await manager.findOneBy(DocumentRow, { key });
@@ -84,7 +84,7 @@ export class DocumentsService {
    * since; then 409 with the fields that meet. The same key again gives the answer of the first time.
    */
   change(address: DocumentAddress, change: Change): Promise<{ revision: number }> {
-    const key = keyOf(address);
+    const key = addressKey(address);
     return this.queue
       .transaction(
         async (manager) => {
@@ -183,7 +183,7 @@ export class DocumentsService {
     return this.queue.read(async (manager) => {
       await this.opened(manager, address);
       const rows = await manager.find(ChangeRow, {
-        where: { document: keyOf(address), revision: MoreThan(after) },
+        where: { document: addressKey(address), revision: MoreThan(after) },
         order: { revision: 'ASC' },
         take: CHANGES_PAGE,
       });
@@ -196,7 +196,7 @@ export class DocumentsService {
     return this.queue.read(async (manager) => {
       const { document } = await this.opened(manager, address);
       const rows = await manager.find(ChangeRow, {
-        where: { document: keyOf(address), ...(before !== undefined && { revision: LessThan(before) }) },
+        where: { document: addressKey(address), ...(before !== undefined && { revision: LessThan(before) }) },
         order: { revision: 'DESC' },
         take: HISTORY_PAGE,
       });
@@ -219,7 +219,7 @@ export class DocumentsService {
         });
       }
       const later = await manager.find(ChangeRow, {
-        where: { document: keyOf(address), revision: MoreThan(revision) },
+        where: { document: addressKey(address), revision: MoreThan(revision) },
         order: { revision: 'DESC' },
       });
       const document = later.reduce(
@@ -228,12 +228,6 @@ export class DocumentsService {
       );
       return stored({ revision, document });
     });
-  }
-
-  /** A copy under another id and name, with a history of its own. */
-  async copy(address: DocumentAddress, id: string, name: string): Promise<{ id: string; revision: 1 }> {
-    const { document } = await this.get(address);
-    return this.create(address.kind, { ...document, id, name });
   }
 
   /** Removes a document from sight; its rows stay, so that it can be had back. */
@@ -248,7 +242,7 @@ export class DocumentsService {
   }
 
   private async mark(address: DocumentAddress, now: ReturnType<typeof IsNull>, removedAt: string | null) {
-    const key = keyOf(address);
+    const key = addressKey(address);
     await this.queue.transaction(
       async (manager) => {
         const { affected } = await manager.update(DocumentRow, { key, removedAt: now }, { removedAt });
@@ -263,7 +257,7 @@ export class DocumentsService {
   }
 
   private async opened(manager: EntityManager, address: DocumentAddress): Promise<OpenDocument> {
-    const key = keyOf(address);
+    const key = addressKey(address);
     const open = this.open.get(key) ?? (await loadDocument(manager, address));
     if (!open) throw new NotFoundException({ message: `There is no ${address.kind} "${address.id}".` });
     this.open.set(key, open);

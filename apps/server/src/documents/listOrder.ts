@@ -34,7 +34,7 @@ function steadyNumbers(numbers: readonly (number | undefined)[]): (number | unde
   let last = Number.NEGATIVE_INFINITY;
   return numbers.map((number, i) => {
     if (number === undefined || number <= last) return undefined;
-    const next = numbers.slice(i + 1, i + 2)[0];
+    const next = numbers[i + 1];
     // What stands too high for its place, and alone, has moved here: better it than all that follow.
     if (next !== undefined && next <= number && next > last) return undefined;
     last = number;

@@ -7,9 +7,10 @@ import { Navigate, useNavigate } from 'react-router';
 import { z } from 'zod';
 import { mapAddress } from '../components/addresses.ts';
 import { useTheme } from '../components/useTheme.ts';
-import { refusalOf, useCreateDocumentMutation, useListDocumentsQuery } from '../store/api.ts';
+import { refusalOf, useListDocumentsQuery } from '../store/api.ts';
+import { createFresh } from '../store/documents/createFresh.ts';
 import { selectMapId } from '../store/openMap.ts';
-import { useAppSelector } from '../store/store.ts';
+import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { Notices } from './Notices.tsx';
 
 const NewMap = z.object({ name: NameSchema });
@@ -23,7 +24,7 @@ export function FirstMap() {
   );
   // What is known from before may be gone by now.
   const maps = isFetching ? undefined : data;
-  const [create, creation] = useCreateDocumentMutation();
+  const dispatch = useAppDispatch();
   const last = useAppSelector(selectMapId);
   const navigate = useNavigate();
   const form = useForm<z.infer<typeof NewMap>>({
@@ -47,11 +48,11 @@ export function FirstMap() {
   if (first) return <Navigate to={mapAddress(first.id)} replace />;
 
   const begin = form.handleSubmit(async ({ name }) => {
-    const { data } = await create({ params: { kind: 'map' }, body: emptyMap(freshId(name, []), name) });
-    if (data) navigate(mapAddress(data.id));
+    const made = await dispatch(createFresh('map', emptyMap(freshId(name, []), name)));
+    if (made.refusal) form.setError('name', { message: made.refusal.message });
+    else navigate(mapAddress(made.id));
   });
-  const trouble =
-    form.formState.errors.name?.message ?? (creation.error && refusalOf(creation.error).message);
+  const trouble = form.formState.errors.name?.message;
   return (
     <main className="teach">
       <Notices />

@@ -1,10 +1,10 @@
 import { useNavigate } from 'react-router';
 import { addressOfDocument } from '../components/addresses.ts';
-import { useRestoreDocumentMutation } from '../store/api.ts';
+import { refusalOf, useRestoreDocumentMutation } from '../store/api.ts';
 import { selectSession } from '../store/documents/documentsSlice.ts';
 import { openDocument, undoChange } from '../store/documents/engine.ts';
 import { reversible } from '../store/documents/session.ts';
-import { closeNotice, type Notice } from '../store/notices.ts';
+import { closeNotice, type Notice, notify } from '../store/notices.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import styles from './shell.module.scss';
 
@@ -48,9 +48,13 @@ function HaveBack({ address }: { address: NonNullable<Notice['removed']> }) {
   const navigate = useNavigate();
   const [restore] = useRestoreDocumentMutation();
   const haveBack = async () => {
-    const { data } = await restore({ params: address });
+    const { error } = await restore({ params: address });
+    if (error) {
+      // The offer stands: it may be made good of once the server is there.
+      dispatch(notify({ text: refusalOf(error).message, removed: address }));
+      return;
+    }
     dispatch(closeNotice());
-    if (!data) return;
     await dispatch(openDocument(address));
     navigate(addressOfDocument(address));
   };

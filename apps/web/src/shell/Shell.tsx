@@ -1,7 +1,7 @@
 import { CircleHelp, Moon, Search, Sun } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
+import { Navigate, NavLink, Outlet, useNavigate, useParams } from 'react-router';
 import { useTheme } from '../components/useTheme.ts';
 import { useListDocumentsQuery } from '../store/api.ts';
 import { selectAsking, selectEdited } from '../store/documents/documentsSlice.ts';
@@ -19,7 +19,7 @@ import styles from './shell.module.scss';
 
 /** The rail, the place beside it, and what belongs to every place: keys, conflicts, what was just done. */
 export function Shell() {
-  const { mapId, ready } = useMapId();
+  const { mapId, ready, none } = useMapId();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const session = useDocument('map', mapId);
@@ -43,6 +43,8 @@ export function Shell() {
   useHotkeys('mod+z', () => edited && dispatch(undoChange(edited.address)), written);
   useHotkeys('mod+shift+z, mod+y', () => edited && dispatch(redoChange(edited.address)), written);
 
+  // Everything of the club's works with a map: the first one is named first.
+  if (none) return <Navigate to="/" replace />;
   return (
     <div className={styles.shell}>
       <nav className={styles.rail} aria-label="Places">
@@ -93,7 +95,7 @@ export function Shell() {
 }
 
 /** The map in the address; for the places of the club the one that was there last, else the first there is. */
-function useMapId(): { mapId: string | undefined; ready: boolean } {
+function useMapId(): { mapId: string | undefined; ready: boolean; none: boolean } {
   const { mapId } = useParams();
   const dispatch = useAppDispatch();
   const last = useAppSelector(selectMapId);
@@ -104,5 +106,9 @@ function useMapId(): { mapId: string | undefined; ready: boolean } {
     if (wanted !== undefined) dispatch(showMap(wanted));
   }, [dispatch, wanted]);
   // The places read the map that was shown last: they wait until it is the wanted one.
-  return { mapId: wanted, ready: wanted !== undefined && wanted === last };
+  return {
+    mapId: wanted,
+    ready: wanted !== undefined && wanted === last,
+    none: wanted === undefined && maps?.length === 0,
+  };
 }

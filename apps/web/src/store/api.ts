@@ -1,5 +1,6 @@
 import {
   type AnswerOf,
+  addressKey,
   addressOf,
   type CallOf,
   type FieldOverlap,
@@ -10,7 +11,6 @@ import {
   type RouteName,
 } from '@aftersquall/core';
 import { createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
-import { addressKey } from './documents/outbox.ts';
 
 type Call<N extends RouteName> = CallOf<(typeof ROUTES)[N]>;
 type Answer<N extends RouteName> = AnswerOf<(typeof ROUTES)[N]>;
@@ -58,10 +58,6 @@ export const api = createApi({
       providesTags: (_, __, { params }) => [{ type: 'History', id: addressKey(params) }],
     }),
     getRevision: build.query<Answer<'getRevision'>, Call<'getRevision'>>({ query: request('getRevision') }),
-    copyDocument: build.mutation<Answer<'copyDocument'>, Call<'copyDocument'>>({
-      query: request('copyDocument'),
-      invalidatesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
-    }),
     removeDocument: build.mutation<Answer<'removeDocument'>, Call<'removeDocument'>>({
       query: request('removeDocument'),
       invalidatesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
@@ -75,10 +71,8 @@ export const api = createApi({
 
 export const {
   useListDocumentsQuery,
-  useCreateDocumentMutation,
   useListHistoryQuery,
   useLazyGetRevisionQuery,
-  useCopyDocumentMutation,
   useRemoveDocumentMutation,
   useRestoreDocumentMutation,
 } = api;

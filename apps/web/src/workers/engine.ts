@@ -1,13 +1,10 @@
 import type { GuardMap } from '@aftersquall/core';
 import { type Remote, wrap } from 'comlink';
-import { bringUpTo } from './mapMirror.ts';
+import { mirrorMap } from './mapMirror.ts';
 import type { WeighingEngine } from './weighingEngine.ts';
 
 interface Running {
-  worker: Worker;
-  remote: Remote<WeighingEngine>;
-  /** The map that is open in it. */
-  map: GuardMap | undefined;
+  ask: <T>(map: GuardMap, question: (engine: Remote<WeighingEngine>) => Promise<T>) => Promise<T>;
   /** Fails when the worker is stopped. */
   stopped: Promise<never>;
   stop: () => void;
@@ -28,11 +25,7 @@ export function askEngine<T>(
   question: (engine: Remote<WeighingEngine>) => Promise<T>,
 ): Promise<T> {
   running ??= start();
-  const upToDate = bringUpTo(running.remote, running.map, map);
-  running.map = map;
-  // Asked in the same breath: the worker takes one thing after the other.
-  const answer = Promise.all([question(running.remote), upToDate]).then(([found]) => found);
-  return Promise.race([answer, running.stopped]);
+  return Promise.race([running.ask(map, question), running.stopped]);
 }
 
 /** Ends whatever is being worked out. */
@@ -53,5 +46,5 @@ function start(): Running {
     worker.terminate();
     fail(new EngineStopped('The work was stopped.'));
   };
-  return { worker, remote: wrap<WeighingEngine>(worker), map: undefined, stopped, stop };
+  return { ask: mirrorMap(wrap<WeighingEngine>(worker)), stopped, stop };
 }

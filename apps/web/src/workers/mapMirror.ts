@@ -23,9 +23,26 @@ interface Keeper {
   change(command: Command): Promise<void>;
 }
 
-/** Brings the copy of a worker up to a map: what has changed is sent, and the whole only where it is another map. */
-export async function bringUpTo(keeper: Keeper, last: GuardMap | undefined, map: GuardMap): Promise<void> {
-  if (last === map) return;
-  if (last?.id === map.id) await keeper.change(diffDocuments(last, map));
-  else await keeper.open(map);
+/**
+ * A way to ask a worker about a map: its copy is brought up to that first. What has changed is sent, and the whole only
+ * where it is another map, or where the copy could not follow.
+ */
+export function mirrorMap<K extends Keeper>(keeper: K) {
+  let last: GuardMap | undefined;
+  const bringUpTo = async (map: GuardMap): Promise<void> => {
+    const before = last;
+    last = map;
+    if (before === map) return;
+    if (before?.id !== map.id) await keeper.open(map);
+    else await keeper.change(diffDocuments(before, map));
+  };
+  return async <T>(map: GuardMap, question: (keeper: K) => Promise<T>): Promise<T> => {
+    const upToDate = bringUpTo(map).catch((error) => {
+      last = undefined;
+      throw error;
+    });
+    // Asked in the same breath: the worker takes one thing after the other.
+    const [answer] = await Promise.all([question(keeper), upToDate]);
+    return answer;
+  };
 }

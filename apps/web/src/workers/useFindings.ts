@@ -1,20 +1,17 @@
 import { type Finding, type GuardMap, type RulesProfile, validateMap } from '@aftersquall/core';
-import { type Remote, wrap } from 'comlink';
+import { wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { Checker } from './checker.worker.ts';
-import { bringUpTo } from './mapMirror.ts';
+import { mirrorMap } from './mapMirror.ts';
 
-let checker: Remote<Checker> | undefined;
-let last: GuardMap | undefined;
+const startChecker = () =>
+  mirrorMap(wrap<Checker>(new Worker(new URL('./checker.worker.ts', import.meta.url), { type: 'module' })));
+let askChecker: ReturnType<typeof startChecker> | undefined;
 
 /** Has a map checked away from the screen; after an edit only what the edit touches is sent and looked at again. */
-async function check(map: GuardMap, rules: RulesProfile | undefined): Promise<Finding[]> {
-  checker ??= wrap<Checker>(new Worker(new URL('./checker.worker.ts', import.meta.url), { type: 'module' }));
-  const upToDate = bringUpTo(checker, last, map);
-  last = map;
-  // Asked in the same breath: the worker takes one thing after the other.
-  const [findings] = await Promise.all([checker.check(rules), upToDate]);
-  return findings;
+function check(map: GuardMap, rules: RulesProfile | undefined): Promise<Finding[]> {
+  askChecker ??= startChecker();
+  return askChecker(map, (checker) => checker.check(rules));
 }
 
 /** Below this a map is checked at once: asking the worker would take longer. */
@@ -46,12 +43,8 @@ export function useFindings(
         setFailed(false);
         setFound({ map, rules, findings });
       },
-      () => {
-        // Whatever it stumbled over may be gone with the next edit: then it begins anew, with the whole map.
-        checker = undefined;
-        last = undefined;
-        if (current) setFailed(true);
-      },
+      // Whatever it stumbled over may be gone with the next edit.
+      () => current && setFailed(true),
     );
     return () => {
       current = false;

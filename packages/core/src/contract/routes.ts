@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { WEIGHING_SHEETS } from '../formats/weighingSheet.ts';
-import { IdSchema, NameSchema } from '../model/primitives.ts';
+import { IdSchema } from '../model/primitives.ts';
 import { WhatIfSchema } from '../model/scenario.ts';
 import { defineRoute } from './route.ts';
 import {
@@ -13,6 +13,10 @@ import {
   MadeChangeSchema,
   StoredDocumentSchema,
 } from './shapes.ts';
+
+/** So many changes, and so many lines of history, come at once. */
+export const CHANGES_PAGE = 200;
+export const HISTORY_PAGE = 100;
 
 const none = z.strictObject({});
 const mapId = z.strictObject({ id: IdSchema });
@@ -106,7 +110,7 @@ export const ROUTES = {
   listChanges: defineRoute({
     method: 'GET',
     path: '/api/documents/:kind/:id/changes',
-    summary: 'The changes made after a revision, oldest first, at most 200.',
+    summary: `The changes made after a revision, oldest first, at most ${CHANGES_PAGE}.`,
     params: DocumentAddressSchema,
     query: z.strictObject({ after: revisionNumber }),
     status: 200,
@@ -116,8 +120,7 @@ export const ROUTES = {
   listHistory: defineRoute({
     method: 'GET',
     path: '/api/documents/:kind/:id/history',
-    summary:
-      'Who changed what, in words, newest first, at most 100, older than `before` where that is given.',
+    summary: `Who changed what, in words, newest first, at most ${HISTORY_PAGE}, older than \`before\` where that is given.`,
     params: DocumentAddressSchema,
     query: z.strictObject({ before: revisionNumber.optional() }),
     status: 200,
@@ -133,17 +136,6 @@ export const ROUTES = {
     status: 200,
     response: StoredDocumentSchema,
     errors: { 404: 'there is no such document, or it has no such revision' },
-  }),
-  copyDocument: defineRoute({
-    method: 'POST',
-    path: '/api/documents/:kind/:id/copy',
-    summary: 'Keeps a copy under another id and name, with a history of its own.',
-    params: DocumentAddressSchema,
-    query: none,
-    body: z.strictObject({ id: IdSchema, name: NameSchema }),
-    status: 201,
-    response: z.strictObject({ id: IdSchema, revision: z.literal(1) }),
-    errors: { 404: noSuch, 409: 'there is one with the new id' },
   }),
   removeDocument: defineRoute({
     method: 'DELETE',

@@ -13,6 +13,8 @@ export const KindSchema = z.enum(DOCUMENT_KIND_NAMES);
 export const DocumentAddressSchema = z.strictObject({ kind: KindSchema, id: IdSchema });
 /** Where a document is: its kind and its id. */
 export type DocumentAddress = z.infer<typeof DocumentAddressSchema>;
+/** An address as one word: `map/kelpwick`. */
+export const addressKey = ({ kind, id }: DocumentAddress): string => `${kind}/${id}`;
 
 const revision = z.number().int().min(1);
 

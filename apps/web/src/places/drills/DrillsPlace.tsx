@@ -13,13 +13,9 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
 import { SaveState } from '../../components/SaveState.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
-import {
-  refusalOf,
-  useCreateDocumentMutation,
-  useListDocumentsQuery,
-  useRemoveDocumentMutation,
-} from '../../store/api.ts';
+import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
 import { startGoal } from '../../store/classGoal.ts';
+import { createFresh } from '../../store/documents/createFresh.ts';
 import { closeDocument } from '../../store/documents/documentsSlice.ts';
 import { useDocument, useEditedDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
@@ -38,7 +34,6 @@ export function DrillsPlace() {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const { data: classes, error } = useListDocumentsQuery({ params: { kind: 'class' } });
-  const [create] = useCreateDocumentMutation();
   const [removeDocument] = useRemoveDocumentMutation();
   const [note, setNote] = useState<PlannedClass>();
   const open = useDocument('class', classId);
@@ -48,9 +43,9 @@ export function DrillsPlace() {
     const planned = await thePlanner().planClass({ ...request, map });
     const taken = (classes ?? []).map(({ id }) => id);
     const plan = classOf(map, freshId(name, taken), name, request, planned);
-    const saved = await create({ params: { kind: 'class' }, body: plan });
-    if (saved.error) {
-      dispatch(notify({ text: refusalOf(saved.error).message }));
+    const made = await dispatch(createFresh('class', plan, taken));
+    if (made.refusal) {
+      dispatch(notify({ text: made.refusal.message }));
       return;
     }
     setNote(planned);
@@ -59,7 +54,7 @@ export function DrillsPlace() {
       const text = `${planned.unplayable.length} exchanges of ${goal.name} are not played ${request.apparel} and were left out.`;
       dispatch(notify({ text }));
     }
-    navigate(classAddress(plan.id));
+    navigate(classAddress(made.id));
   };
   const remove = async ({ id, name }: ClassPlan) => {
     const address = { kind: 'class' as const, id };

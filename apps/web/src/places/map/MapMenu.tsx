@@ -13,13 +13,8 @@ import { Dropdown, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { NameDialog } from '../../components/NameDialog.tsx';
-import {
-  refusalOf,
-  useCopyDocumentMutation,
-  useCreateDocumentMutation,
-  useListDocumentsQuery,
-  useRemoveDocumentMutation,
-} from '../../store/api.ts';
+import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
+import { createFresh } from '../../store/documents/createFresh.ts';
 import { closeDocument } from '../../store/documents/documentsSlice.ts';
 import { notify } from '../../store/notices.ts';
 import { changeMap } from '../../store/openMap.ts';
@@ -38,25 +33,22 @@ export function MapMenu({ map }: { map: GuardMap }) {
   const { data: maps = [] } = useListDocumentsQuery({ params: { kind: 'map' } });
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const [create] = useCreateDocumentMutation();
-  const [copy] = useCopyDocumentMutation();
   const [removeDocument] = useRemoveDocumentMutation();
   const [asking, setAsking] = useState<Asking>();
   const [refused, setRefused] = useState<{ file: string; message: string; issues: Issue[] }>();
   const file = useRef<HTMLInputElement>(null);
   const taken = maps.map(({ id }) => id);
 
+  /** A map that is here already comes in beside it, never over it. */
+  const bringIn = async (next: GuardMap, from: string) => {
+    const made = await dispatch(createFresh('map', next, taken));
+    if (made.refusal) setRefused({ file: from, ...made.refusal });
+    else navigate(mapAddress(made.id));
+  };
   const answer = async (name: string) => {
-    if (asking === 'rename') {
-      dispatch(changeMap(describeHead([{ path: ['name'], value: name }])));
-    } else {
-      const id = freshId(name, taken);
-      const made = await (asking === 'copy'
-        ? copy({ params: { kind: 'map', id: map.id }, body: { id, name } })
-        : create({ params: { kind: 'map' }, body: emptyMap(id, name) }));
-      if (made.data) navigate(mapAddress(made.data.id));
-      else setRefused({ file: name, ...refusalOf(made.error) });
-    }
+    const id = freshId(name, taken);
+    if (asking === 'rename') dispatch(changeMap(describeHead([{ path: ['name'], value: name }])));
+    else await bringIn(asking === 'copy' ? { ...map, id, name } : emptyMap(id, name), name);
     setAsking(undefined);
   };
   const read = async (event: ChangeEvent<HTMLInputElement>) => {
@@ -74,15 +66,8 @@ export function MapMenu({ map }: { map: GuardMap }) {
       });
       return;
     }
-    const isHere =
-      typeof data === 'object' && data !== null && 'id' in data && taken.includes(String(data.id));
-    // A map that is here already comes in beside it, never over it.
-    const body = isHere
-      ? { ...(data as object), id: freshId(String((data as { id: string }).id), taken) }
-      : data;
-    const made = await create({ params: { kind: 'map' }, body: body as GuardMap });
-    if (made.data) navigate(mapAddress(made.data.id));
-    else setRefused({ file: chosen.name, ...refusalOf(made.error) });
+    // Whatever it is: the server says what is wrong with it.
+    await bringIn(data as GuardMap, chosen.name);
   };
   const remove = async () => {
     const address = { kind: 'map' as const, id: map.id };

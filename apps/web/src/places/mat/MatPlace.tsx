@@ -17,11 +17,20 @@ export function MatPlace() {
   const { classId } = useParams();
   const session = useDocument('class', classId);
   if (session?.shown) return <Running key={session.shown.id} plan={session.shown} />;
-  return <ChooseClass gone={session?.state === 'missing'} />;
+  if (session?.state !== 'missing') return <ChooseClass />;
+  return (
+    <ChooseClass
+      trouble={
+        session.online
+          ? 'The class you asked for is not here any more.'
+          : 'The server cannot be reached; the class is shown once it is.'
+      }
+    />
+  );
 }
 
 /** The classes that can be run. */
-function ChooseClass({ gone }: { gone: boolean }) {
+function ChooseClass({ trouble }: { trouble?: string }) {
   const { data: classes, error, refetch } = useListDocumentsQuery({ params: { kind: 'class' } });
   return (
     <main className={styles['mat-choose']}>
@@ -37,7 +46,7 @@ function ChooseClass({ gone }: { gone: boolean }) {
           </button>
         </p>
       )}
-      {gone && <p>The class you asked for is not here any more.</p>}
+      {trouble && <p>{trouble}</p>}
       {classes?.map(({ id, head }) => (
         <Link key={id} className={styles['mat-class']} to={matAddress(id)}>
           <b>{head.name}</b>

@@ -23,6 +23,8 @@ import { mapAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { reactionOf } from '../../components/fields/landingChoices.ts';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
+import { SaveState } from '../../components/SaveState.tsx';
+import { UndoButtons } from '../../components/UndoButtons.tsx';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { newPosition } from '../../store/newThings.ts';
 import { changeMap, selectMap } from '../../store/openMap.ts';
@@ -169,6 +171,9 @@ export function ReadPlace() {
         </button>
         <BuildChoice />
         <RulesChoice inBar />
+        <span className="push" />
+        <SaveState />
+        <UndoButtons />
       </header>
       <Trail map={map} trail={trail} onBack={stepBack} />
       <div

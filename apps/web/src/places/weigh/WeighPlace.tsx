@@ -4,6 +4,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
+import { SaveState } from '../../components/SaveState.tsx';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { selectMap } from '../../store/openMap.ts';
 import { useAppSelector } from '../../store/store.ts';
@@ -67,6 +68,7 @@ export function WeighPlace() {
         <RulesChoice inBar />
         <ScenarioBar map={map} asked={asked} />
         <span className="push" />
+        <SaveState />
         <TakeAlong map={map} whatIf={whatIf} />
       </header>
       {!trouble && (stopped || stale) && (

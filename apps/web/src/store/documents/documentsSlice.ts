@@ -1,7 +1,12 @@
-import type { AnyDocument, DocumentAddress, DocumentKindName, DocumentOf } from '@aftersquall/core';
+import {
+  type AnyDocument,
+  addressKey,
+  type DocumentAddress,
+  type DocumentKindName,
+  type DocumentOf,
+} from '@aftersquall/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { RootState } from '../store.ts';
-import { addressKey } from './outbox.ts';
 import type { Session } from './session.ts';
 
 interface Documents {

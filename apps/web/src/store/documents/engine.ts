@@ -1,4 +1,5 @@
 import {
+  addressKey,
   type ChangeEvent,
   type Command,
   type DocumentAddress,
@@ -13,7 +14,7 @@ import { notify } from '../notices.ts';
 import type { AppThunk } from '../store.ts';
 import { sessionChanged } from './documentsSlice.ts';
 import type { LiveEvent } from './liveEvents.ts';
-import { addressKey, type Outbox } from './outbox.ts';
+import type { Outbox } from './outbox.ts';
 import {
   makeChange,
   markKept,

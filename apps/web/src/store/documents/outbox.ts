@@ -1,4 +1,4 @@
-import type { DocumentAddress } from '@aftersquall/core';
+import { addressKey, type DocumentAddress } from '@aftersquall/core';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { Waiting } from './session.ts';
 
@@ -11,8 +11,6 @@ interface Kept extends Waiting {
 interface OutboxSchema extends DBSchema {
   changes: { key: string; value: Kept; indexes: { address: string } };
 }
-
-export const addressKey = ({ kind, id }: DocumentAddress): string => `${kind}/${id}`;
 
 /** Changes on their way, kept on the device until the server has confirmed them. */
 export interface Outbox {

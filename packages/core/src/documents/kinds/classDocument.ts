@@ -23,5 +23,5 @@ export const classDocument = defineDocument<ClassPlan>()({
   },
   summary: ['name', 'map', 'minutes', 'people', 'apparel'],
   entities: { block },
-  fieldWords: { reps: 'reps', secondsPerRep: 'seconds a rep', demoSeconds: 'time shown' },
+  fieldWords: { secondsPerRep: 'seconds a rep', demoSeconds: 'time shown' },
 });

@@ -1,4 +1,4 @@
-import { diffDocuments, type GuardMap, type HistoryLine } from '@aftersquall/core';
+import { diffDocuments, type GuardMap, HISTORY_PAGE, type HistoryLine } from '@aftersquall/core';
 import { format, isSameDay, parseISO } from 'date-fns';
 import { RotateCcw } from 'lucide-react';
 import { useState } from 'react';
@@ -71,7 +71,7 @@ export function HistoryPane({ map }: { map: GuardMap }) {
             Newest
           </button>
         )}
-        {changes.length === 100 && (
+        {changes.length === HISTORY_PAGE && (
           <button
             type="button"
             className="btn btn-sm btn-plain"

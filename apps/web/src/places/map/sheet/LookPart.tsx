@@ -2,7 +2,6 @@ import {
   type Hole,
   indexMap,
   type Look,
-  landingWords,
   type Move,
   type Position,
   put,
@@ -17,6 +16,7 @@ import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { ExchangeLine } from './ExchangeLine.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { useSaver } from './useSaver.ts';
@@ -108,18 +108,12 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
         {move.name} <span className="soft small fw-normal">{move.kind}</span>
       </button>
       {index.exchangesOf(move.id).map((exchange) => (
-        <button
+        <ExchangeLine
           key={exchange.id}
-          type="button"
-          className={`${styles.thing} answer`}
-          onClick={() => select({ kind: 'exchange', id: exchange.id })}
-        >
-          <span className={styles.met}>
-            {exchange.reaction === 'none' ? 'unopposed' : reactionName(map, exchange.reaction)}
-          </span>
-          <span>→ {landingWords(map, exchange.to)}</span>
-          <span className="chance">{Math.round(exchange.chance * 100)} %</span>
-        </button>
+          map={map}
+          exchange={exchange}
+          onPick={() => select({ kind: 'exchange', id: exchange.id })}
+        />
       ))}
       {open.map((hole) => (
         <button

@@ -1,14 +1,4 @@
-import {
-  indexMap,
-  type Landing,
-  landingWords,
-  MOVE_KINDS,
-  type Move,
-  put,
-  reactionKey,
-  reactionName,
-  wordContext,
-} from '@aftersquall/core';
+import { indexMap, MOVE_KINDS, type Move, put, reactionKey, wordContext } from '@aftersquall/core';
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../../components/addresses.ts';
@@ -22,6 +12,7 @@ import { Hazards } from '../../../components/Hazards.tsx';
 import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { ExchangeLine } from './ExchangeLine.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { StepsEditor } from './StepsEditor.tsx';
 import styles from './sheet.module.scss';
@@ -73,18 +64,12 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
 
       <h3>Where it leads</h3>
       {exchanges.map((exchange) => (
-        <button
+        <ExchangeLine
           key={exchange.id}
-          type="button"
-          className={`${styles.thing} answer`}
-          onClick={() => select({ kind: 'exchange', id: exchange.id })}
-        >
-          <span className={styles.met}>
-            {exchange.reaction === 'none' ? 'unopposed' : reactionName(map, exchange.reaction)}
-          </span>
-          <span>→ {landingWords(map, exchange.to as Landing)}</span>
-          <span className="chance">{Math.round(exchange.chance * 100)} %</span>
-        </button>
+          map={map}
+          exchange={exchange}
+          onPick={() => select({ kind: 'exchange', id: exchange.id })}
+        />
       ))}
       <SelectField
         label="Add an answer"
