@@ -11,18 +11,18 @@ test('a sweep is opened from Read with stance, holds and direction set, and judg
   await expect(page.getByLabel('Stance')).toHaveValue('kneeling');
   const posts = page.getByRole('group', { name: 'Posts' });
   await expect(
-    posts.getByRole('group', { name: 'left hand' }).getByRole('button', { name: 'taken' }),
+    posts.getByRole('group', { name: 'left hand' }).getByRole('button', { name: 'held' }),
   ).toHaveAttribute('aria-pressed', 'true');
   const answer = page.getByRole('region', { name: 'What it takes' });
-  await expect(answer).toContainText('front left 300°');
-  await expect(answer).toContainText('This is where top is weakest.');
+  await expect(answer).toContainText('front left, over the trapped arm (300°)');
+  await expect(answer).toContainText('This is where top is weakest');
   await expect(answer).toContainText('Nothing is left to post on this side.');
   await expect(answer).toContainText(/about \d+ kg of pull/);
 
   // The arm is given back: a hand can come down there, and the edge is further away.
   await posts.getByRole('group', { name: 'left hand' }).getByRole('button', { name: 'free' }).click();
   await expect(answer).toContainText('Still free: left hand');
-  await expect(answer).not.toContainText('This is where top is weakest.');
+  await expect(answer).not.toContainText('This is where top is weakest');
 });
 
 test('posts, lean and push change the answer; two set-ups stand side by side', async ({ page, demo }) => {
@@ -31,7 +31,7 @@ test('posts, lean and push change the answer; two set-ups stand side by side', a
   const pull = async () => Number(/about (\d+) kg/.exec(await answer.innerText())?.[1] ?? 0);
   await page.getByLabel('Stance').selectOption('kneeling-upright');
   await page.getByRole('slider', { name: 'Direction of the push, in degrees' }).fill('0');
-  await expect(answer).toContainText("top's front 0°");
+  await expect(answer).toContainText("top's front (0°)");
   const upright = await pull();
   await page.getByRole('button', { name: 'Keep this beside' }).click();
   await expect(page.getByRole('group', { name: 'The set-up kept beside' })).toBeVisible();
@@ -42,7 +42,7 @@ test('posts, lean and push change the answer; two set-ups stand side by side', a
   await expect.poll(pull).toBeLessThan(upright);
 
   const posts = page.getByRole('group', { name: 'Posts' });
-  await posts.getByRole('group', { name: 'head' }).getByRole('button', { name: 'on the mat' }).click();
+  await posts.getByRole('group', { name: 'head' }).getByRole('button', { name: 'posted' }).click();
   await expect.poll(pull).toBeGreaterThan(upright);
   await page.getByRole('button', { name: 'back to this one' }).click();
   await expect.poll(pull).toBe(upright);
@@ -66,8 +66,8 @@ test('what top did changes the set-up, and the map says who can still post', asy
   await page.getByLabel('What top did').selectOption({ value: 'smother-hooks' });
   await expect(page).toHaveURL(/met=smother-hooks/);
   await expect(answer).not.toHaveText(late, { useInnerText: true });
-  await head.getByRole('button', { name: 'taken' }).click();
-  await expect(head.getByRole('button', { name: 'taken' })).toHaveAttribute('aria-pressed', 'true');
+  await head.getByRole('button', { name: 'held' }).click();
+  await expect(head.getByRole('button', { name: 'held' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Begin again' }).click();
   await expect(head.getByRole('button', { name: 'free' })).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByLabel('Stance')).toHaveValue('all-fours');

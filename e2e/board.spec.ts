@@ -24,8 +24,7 @@ test('a small system is written from nothing in the board, by keyboard alone', a
   await keyboard.press('Enter');
   await keyboard.press('Escape');
   await keyboard.press('b');
-  await expect(board(page)).toBeVisible();
-  await board(page).focus();
+  await expect(board(page)).toBeFocused();
 
   // A move, named on the spot; then its answer when nobody opposes it.
   await keyboard.press('+');
@@ -49,15 +48,15 @@ test('a small system is written from nothing in the board, by keyboard alone', a
   await expect(cell(page, 'Roll under', 'Crossfaces')).toHaveAccessibleName(/no answer yet/);
   await expect(page.getByRole('button', { name: 'What deserves a look: 2 holes' })).toBeVisible();
 
-  // A hole is filled by typing; an unknown name is a new position, and says so before it is made.
-  await keyboard.type('Half guard flat 55% else passed');
+  // A hole is filled by typing; what is new says so before it is made.
+  await keyboard.type('new Half guard flat 55% else passed');
   await keyboard.press('Enter');
   await expect(cell(page, 'Roll under', 'Crossfaces')).toHaveAccessibleName(
     /Half guard flat, 55 %, the coach's guess, else guard passed/,
   );
   await keyboard.press('ArrowUp');
   await keyboard.type('half');
-  await expect(page.getByRole('option', { name: /Half guard flat/ })).toBeVisible();
+  await expect(page.getByRole('option', { name: 'Half guard flat position' })).toBeVisible();
   await keyboard.press('ArrowDown');
   await keyboard.press('Enter');
   await keyboard.type('140%');
@@ -181,8 +180,8 @@ test('the history names who changed what, and any revision comes back', async ({
 });
 
 test('anything is found by any of its names', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/map/kelpwick/read`);
-  await expect(page.getByRole('heading', { name: 'Read' })).toBeVisible();
+  await page.goto(`${demo.url}/map/kelpwick/weigh`);
+  await expect(page.getByRole('heading', { name: 'Weigh' })).toBeVisible();
   await page.keyboard.press('/');
   await page.keyboard.type('sankaku');
   await expect(page.getByRole('listbox', { name: 'Found' }).getByRole('option').first()).toContainText(

@@ -22,6 +22,7 @@ test('three taps from cold to an answer; sides and jackets are one key', async (
   await expect(answers).toContainText('Without the jacket');
   await expect(choke).toContainText('not without a jacket');
   await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
   await expect(page.getByText('First say where you are.')).toBeVisible();
 });
 
@@ -31,6 +32,7 @@ test('rules take a move out of the front, with the reason', async ({ page, demo 
   await expect(first).toContainText('Tip over the trapped shoulder');
   await page.getByLabel('Rules').selectOption({ label: 'Rules: Youth, gi' });
   const finish = page.getByRole('article').filter({ hasText: 'Finish the shoulder lock' });
+  await page.getByText(/is barred here/).click();
   await expect(finish).toContainText('shoulder lock is barred under Youth, gi');
   await expect(page.getByText('The event’s current rule book decides.')).toBeVisible();
 });

@@ -146,7 +146,7 @@ test('a position says where waiting leads, what is taken instead, and can be had
   expect(position.systems).toContain('butterfly');
   expect(position.holds[0]!.fallbacks?.at(-1)).toEqual({ of: 'top', part: 'wrist', side: 'L' });
 
-  await sheet.getByRole('button', { name: 'Duplicate this position' }).click();
+  await sheet.getByRole('button', { name: 'Duplicate this position', exact: true }).click();
   await expect(sheet.getByLabel('Name', { exact: true })).toHaveValue(/^Collar and sleeve, top kneeling .+/);
   const after = await saved(page, request, demo.url);
   expect(after.positions).toHaveLength(before.positions.length + 1);

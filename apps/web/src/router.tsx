@@ -4,6 +4,7 @@ import { MapPlace } from './places/map/MapPlace.tsx';
 import { LAZY_PLACES } from './preload.ts';
 import { FirstMap } from './shell/FirstMap.tsx';
 import { NotHere } from './shell/NotHere.tsx';
+import { PlaceTrouble } from './shell/PlaceTrouble.tsx';
 import { Shell } from './shell/Shell.tsx';
 
 /** Shown for the moment in which a place is being fetched. */
@@ -18,6 +19,9 @@ function OldAddress() {
   return address ? <Navigate to={address + search} replace /> : <NotHere />;
 }
 
+/** Where something goes wrong in a place, the rail and what was typed stay. */
+const errorElement = <PlaceTrouble />;
+
 export const router = createBrowserRouter([
   { path: '/', element: <FirstMap /> },
   {
@@ -26,10 +30,10 @@ export const router = createBrowserRouter([
     HydrateFallback: Nothing,
     errorElement: <NotHere />,
     children: [
-      { index: true, element: <MapPlace /> },
-      { path: 'read', lazy: async () => ({ Component: (await read()).ReadPlace }) },
-      { path: 'weigh', lazy: async () => ({ Component: (await weigh()).WeighPlace }) },
-      { path: 'balance', lazy: async () => ({ Component: (await balance()).BalancePlace }) },
+      { index: true, element: <MapPlace />, errorElement },
+      { path: 'read', lazy: async () => ({ Component: (await read()).ReadPlace }), errorElement },
+      { path: 'weigh', lazy: async () => ({ Component: (await weigh()).WeighPlace }), errorElement },
+      { path: 'balance', lazy: async () => ({ Component: (await balance()).BalancePlace }), errorElement },
     ],
   },
   {
@@ -38,7 +42,11 @@ export const router = createBrowserRouter([
     HydrateFallback: Nothing,
     errorElement: <NotHere />,
     children: [
-      { path: 'classes/:classId?', lazy: async () => ({ Component: (await drills()).DrillsPlace }) },
+      {
+        path: 'classes/:classId?',
+        lazy: async () => ({ Component: (await drills()).DrillsPlace }),
+        errorElement,
+      },
     ],
   },
   {

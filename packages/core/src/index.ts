@@ -17,7 +17,7 @@ export { landingWords, OUTCOME_GOOD, OUTCOME_WORDS, reactionName } from './body/
 export { limbConflicts } from './body/limbConflicts.ts';
 export { mirror, sided } from './body/mirror.ts';
 export { playable } from './body/playable.ts';
-export { type ApparelTranslation, translateApparel } from './body/translateApparel.ts';
+export { type ApparelTranslation, holdsWorn, translateApparel } from './body/translateApparel.ts';
 export {
   conditionWords,
   contactName,
@@ -78,7 +78,7 @@ export { fieldValue } from './documents/fieldValue.ts';
 export { type Issue, RefusedError } from './documents/issue.ts';
 export { commandOf, rebase } from './documents/rebase.ts';
 export { zodIssues } from './documents/zodIssues.ts';
-export { blockTime, classSeconds } from './drill/blockTime.ts';
+export { blockTime, classSeconds, trioSeconds } from './drill/blockTime.ts';
 export { chooseWithin } from './drill/chooseWithin.ts';
 export { coverArcs, coverBound } from './drill/coverArcs.ts';
 export { coverChains } from './drill/coverChains.ts';
@@ -99,6 +99,7 @@ export { shortestPaths } from './game/shortestPaths.ts';
 export { solveMatrixGame } from './game/solveMatrixGame.ts';
 export { solveStochasticGame } from './game/solveStochasticGame.ts';
 export type { StochasticGame } from './game/stochasticGame.ts';
+export { allNames } from './model/allNames.ts';
 export { answerTo } from './model/answerTo.ts';
 export {
   type Block,
@@ -141,7 +142,7 @@ export {
 } from './model/map.ts';
 export { MOVE_KINDS, type Move, type MoveKind, MoveSchema, type Step, type Variant } from './model/move.ts';
 export { BUILD_VALUES, type Fault, type Fit, FitSchema } from './model/notes.ts';
-export type { Opponent, Tendency } from './model/opponent.ts';
+export { type Opponent, type Tendency, trustOffered } from './model/opponent.ts';
 export { isOutcome, type Landing, OUTCOMES, type Outcome } from './model/outcome.ts';
 export { type Look, type Position, PositionSchema, type System } from './model/position.ts';
 export { type Apparel, type Level, NameSchema, type Side } from './model/primitives.ts';
@@ -152,6 +153,7 @@ export {
   ReactionSchema,
   reactionKey,
 } from './model/reaction.ts';
+export { remember } from './model/remember.ts';
 export type { RulesProfile } from './model/rulesProfile.ts';
 export { type Scenario, ScenarioSchema, type WhatIf, WhatIfSchema } from './model/scenario.ts';
 export { exchangeSeconds, variantOf } from './model/seconds.ts';
@@ -182,3 +184,4 @@ export { solveForTrusts, type TrustSolutions, tradeCurve } from './weigh/solveFo
 export { choosePlan, type LookPlan, solveMap } from './weigh/solveMap.ts';
 export { topSheet } from './weigh/topSheet.ts';
 export { describeWeighing, type Weighing, weighMap } from './weigh/weighMap.ts';
+export { type WorthReason, worthReason } from './weigh/worthReason.ts';

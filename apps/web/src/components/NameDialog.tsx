@@ -18,7 +18,7 @@ export function NameDialog({ title, name = '', onName, onHide }: Props) {
   const form = useForm<z.infer<typeof Named>>({ resolver: zodResolver(Named), defaultValues: { name } });
   const trouble = form.formState.errors.name?.message;
   return (
-    <Modal show onHide={onHide} aria-labelledby="name-title">
+    <Modal show onHide={onHide} animation={false} restoreFocus={false} aria-labelledby="name-title">
       <Form onSubmit={form.handleSubmit((named) => onName(named.name))} noValidate>
         <Modal.Header closeButton>
           <Modal.Title id="name-title" as="h2">

@@ -1,17 +1,20 @@
-import { type GuardMap, indexMap } from '@aftersquall/core';
-import { matchSorter } from 'match-sorter';
+import { allNames, type GuardMap, indexMap } from '@aftersquall/core';
 import { useMemo, useState } from 'react';
 import { Modal } from 'react-bootstrap';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { mapAddress } from '../components/addresses.ts';
 import { ChoiceSearch } from '../components/ChoiceSearch.tsx';
+import { searchNames } from '../components/searchNames.ts';
 
 interface Found {
   key: string;
   name: string;
   aliases: string[];
   what: string;
+  /** Behind the address of the map. */
   address: string;
+  /** Where it opens in Read, if it does. */
+  read?: string;
 }
 
 const MOST = 12;
@@ -27,6 +30,7 @@ function findable(map: GuardMap): Found[] {
       aliases,
       what: 'position',
       address: at('position', id),
+      read: `?at=${id}`,
     })),
     ...map.moves.map(({ id, name, aliases, position, mechanics }) => ({
       key: `move ${id}`,
@@ -52,25 +56,26 @@ function findable(map: GuardMap): Found[] {
   ];
 }
 
+/** Where a find is shown: in the place one is in, where that shows such things, else in the map. */
+export const addressIn = (place: string | undefined, map: GuardMap, { read, address }: Found): string =>
+  place === 'read' && read ? mapAddress(map.id, 'read') + read : mapAddress(map.id) + address;
+
 /** The best finds for what was typed, by any name a thing has. */
 export function find(map: GuardMap, typed: string): Found[] {
-  if (typed.trim() === '') return [];
-  return matchSorter(findable(map), typed.trim(), {
-    keys: ['name', 'aliases', { key: 'what', maxRanking: matchSorter.rankings.MATCHES }],
-    threshold: matchSorter.rankings.CONTAINS,
-  }).slice(0, MOST);
+  return searchNames(findable(map), typed, allNames).slice(0, MOST);
 }
 
 /** Finds anything by any of its names and goes there. */
 export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
   const navigate = useNavigate();
+  const { pathname } = useLocation();
   const [typed, setTyped] = useState('');
   const found = useMemo(() => find(map, typed), [map, typed]);
   const go = (place: number) => {
     const thing = found[place];
     if (!thing) return;
     onHide();
-    navigate(mapAddress(map.id) + thing.address);
+    navigate(addressIn(pathname.split('/')[3], map, thing));
   };
   return (
     <Modal show onHide={onHide} aria-label="Find anything" animation={false}>
@@ -95,8 +100,8 @@ export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
   );
 }
 
-/** The other name that was meant, where the thing's own name does not contain what was typed. */
+/** The other name that was meant, where the thing's own name is not what was typed. */
 const aliasHit = (aliases: readonly string[], name: string, typed: string): string | undefined =>
-  matchSorter([name], typed.trim(), { threshold: matchSorter.rankings.CONTAINS }).length > 0
+  searchNames([name], typed, (own) => [own]).length > 0
     ? undefined
-    : matchSorter(aliases, typed.trim(), { threshold: matchSorter.rankings.CONTAINS })[0];
+    : searchNames(aliases, typed, (alias) => [alias])[0];

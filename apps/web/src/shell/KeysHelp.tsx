@@ -14,7 +14,7 @@ const HERE: Record<string, [string, string][]> = {
     ['B', 'Answer board, or currents'],
     ['N', 'New position'],
     ['F', 'Fit the whole chart'],
-    ['Esc', 'Close the sheet'],
+    ['Esc', 'Close what was opened last'],
     ['Arrows', 'Board: from cell to cell'],
     ['type', 'Board: fill the cell; Enter goes down, Tab on'],
     ['+', 'Board: new move here'],
@@ -29,7 +29,7 @@ const HERE: Record<string, [string, string][]> = {
     ['F', 'Flip left and right'],
     ['G', 'Gi or no-gi'],
     ['T', 'The same moment as top'],
-    ['Esc', 'Begin again'],
+    ['Esc', 'One step back'],
   ],
   weigh: [
     ['T', 'Top’s sheet, or bottom’s plan'],
@@ -42,7 +42,7 @@ export function KeysHelp({ show, onHide }: { show: boolean; onHide: () => void }
   const [, area, , place] = useLocation().pathname.split('/');
   const rows = [...((area === 'map' && HERE[place || 'map']) || []), ...EVERYWHERE];
   return (
-    <Modal show={show} onHide={onHide} aria-labelledby="keys-title">
+    <Modal show={show} onHide={onHide} animation={false} restoreFocus={false} aria-labelledby="keys-title">
       <Modal.Header closeButton>
         <Modal.Title id="keys-title" as="h2">
           Keys

@@ -1,5 +1,5 @@
 import { CircleHelp, Moon, Search, Sun } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Navigate, NavLink, Outlet, useNavigate, useParams } from 'react-router';
 import { useTheme } from '../components/useTheme.ts';
@@ -26,6 +26,7 @@ export function Shell() {
   const edited = useAppSelector(selectEdited);
   const asking = useAppSelector(selectAsking);
   const theme = useTheme();
+  const place = useRef<HTMLElement>(null);
   const [help, setHelp] = useState(false);
   const [finding, setFinding] = useState(false);
 
@@ -39,7 +40,11 @@ export function Shell() {
   // By what a key writes, not by where it lies: layouts differ.
   const written = { preventDefault: true, useKey: true };
   useHotkeys('?', () => setHelp(true), { ...written, ignoreModifiers: true });
-  useHotkeys('/', () => setFinding(true), { ...written, ignoreModifiers: true });
+  const find = () => {
+    setHelp(false);
+    setFinding(true);
+  };
+  useHotkeys('/', find, { ...written, ignoreModifiers: true });
   useHotkeys('mod+z', () => edited && dispatch(undoChange(edited.address)), written);
   useHotkeys('mod+shift+z, mod+y', () => edited && dispatch(redoChange(edited.address)), written);
 
@@ -47,6 +52,9 @@ export function Shell() {
   if (none) return <Navigate to="/" replace />;
   return (
     <div className={styles.shell}>
+      <button type="button" className={styles['skip-link']} onClick={() => place.current?.focus()}>
+        Skip to the place
+      </button>
       <nav className={styles.rail} aria-label="Places">
         <img className={styles.emblem} src="/icon.svg" alt="Aftersquall" width={34} height={34} />
         {mapId &&
@@ -56,7 +64,7 @@ export function Shell() {
               {name}
             </NavLink>
           ))}
-        <button type="button" className="foot" title="Find anything (/)" onClick={() => setFinding(true)}>
+        <button type="button" className="foot" title="Find anything (/)" onClick={find}>
           <Search size={18} aria-hidden />
           Find
         </button>
@@ -69,7 +77,7 @@ export function Shell() {
           {theme === 'dark' ? 'Light' : 'Dark'}
         </button>
       </nav>
-      <main className={styles.place}>
+      <main className={styles.place} ref={place} tabIndex={-1}>
         {session?.state === 'missing' ? (
           <div className="teach">
             <h1>{session.online ? 'This map cannot be opened' : 'The server cannot be reached'}</h1>
@@ -89,7 +97,7 @@ export function Shell() {
         <ConflictDialog key={asking.conflict.key} session={asking} conflict={asking.conflict} />
       )}
       {finding && session?.shown && <Finder map={session.shown} onHide={() => setFinding(false)} />}
-      <KeysHelp show={help} onHide={() => setHelp(false)} />
+      <KeysHelp show={help && !finding} onHide={() => setHelp(false)} />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parseMapFile } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { find } from './Finder.tsx';
+import { addressIn, find } from './Finder.tsx';
 
 const map = parseMapFile(
   readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
@@ -19,6 +19,20 @@ describe('the finder', () => {
     ['inversion', 'Turn under to the back'],
   ])('finds %s, with or without its accents', (typed, name) => {
     expect(names(typed)).toContain(name);
+  });
+
+  it.each([
+    'strip collar',
+    'collar strip',
+    'STRIP the coll',
+  ])('finds words in any order, by their starts: %s', (typed) => {
+    expect(names(typed)).toContain('Strips the collar grip');
+  });
+
+  it('goes where one is: a position or a reaction found in Read opens there', () => {
+    const [triangle] = find(map, 'triangle locked');
+    expect(addressIn('read', map, triangle!)).toBe('/map/kelpwick/read?at=triangle');
+    expect(addressIn('weigh', map, triangle!)).toBe('/map/kelpwick?sel=position.triangle');
   });
 
   it('puts a thing’s own name first, knows where each is, and finds nothing in nothing', () => {

@@ -1,20 +1,25 @@
 import type { Apparel, Builds } from '@aftersquall/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
+export type Theme = 'light' | 'dark';
+
 interface Settings {
-  theme: 'light' | 'dark';
+  /** Undefined until one is chosen: then it is the system's. */
+  theme?: Theme | undefined;
   apparel: Apparel;
   rules: string;
   /** Who makes the changes, for the history. */
   coach: string;
   /** Builds of the two who are read about, as far as they are known. */
   builds: Builds;
+  /** Explanations that were read and put away. */
+  putAway: string[];
   /** The map that was open last. */
   lastMap?: string | undefined;
 }
 
 const KEY = 'aftersquall.settings';
-const defaults: Settings = { theme: 'light', apparel: 'gi', rules: '', coach: '', builds: {} };
+const defaults: Settings = { apparel: 'gi', rules: '', coach: '', builds: {}, putAway: [] };
 
 function stored(): Settings {
   try {
@@ -28,7 +33,7 @@ const slice = createSlice({
   name: 'settings',
   initialState: stored,
   reducers: {
-    setTheme(settings, { payload }: PayloadAction<Settings['theme']>) {
+    setTheme(settings, { payload }: PayloadAction<Theme>) {
       settings.theme = payload;
     },
     setApparel(settings, { payload }: PayloadAction<Apparel>) {
@@ -40,6 +45,9 @@ const slice = createSlice({
     setCoach(settings, { payload }: PayloadAction<string>) {
       settings.coach = payload;
     },
+    putAway(settings, { payload }: PayloadAction<string>) {
+      settings.putAway = [...new Set([...settings.putAway, payload])];
+    },
     showMap(settings, { payload }: PayloadAction<string>) {
       settings.lastMap = payload;
     },
@@ -50,7 +58,7 @@ const slice = createSlice({
 });
 
 export const settings = slice.reducer;
-export const { setTheme, setApparel, setBuilds, setCoach, setRules, showMap } = slice.actions;
+export const { setTheme, setApparel, setBuilds, setCoach, setRules, putAway, showMap } = slice.actions;
 
 /** Keeps the settings for the next visit. */
 export function keepSettings(value: Settings): void {

@@ -1,4 +1,4 @@
-import { useAppSelector } from '../store/store.ts';
+import { useChosenTheme } from '../components/useTheme.ts';
 
 /** The colours of charts, which cannot take them from the styles: as in `theme.scss`. */
 const COLOURS = {
@@ -6,4 +6,4 @@ const COLOURS = {
   dark: { ink: '#ece4d4', own: '#63cdb5', top: '#c0a7f0', grid: 'rgba(128, 128, 128, 0.25)' },
 };
 
-export const useChartColours = () => COLOURS[useAppSelector(({ settings }) => settings.theme)];
+export const useChartColours = () => COLOURS[useChosenTheme()];

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Contact } from '../model/contacts.ts';
+import { type Hold, HoldSchema } from '../model/hold.ts';
 import { MoveSchema } from '../model/move.ts';
 import { PositionSchema } from '../model/position.ts';
+import type { Signs } from '../model/signs.ts';
 import { bodyModel } from './bodyModel.ts';
 import { type Build, LENGTH, SEGMENTS, segmentShares } from './bodyTables.ts';
 import { checkSweep } from './checkSweep.ts';
@@ -11,6 +13,7 @@ import { STANCE_NAMES, STANCES, type StanceName } from './stances.ts';
 import { heading, tipping } from './tipping.ts';
 import { type Post, tippingProfile } from './tippingProfile.ts';
 import { stanceOf, topSetup } from './topSetup.ts';
+import { weakestArc } from './weakestArc.ts';
 
 const point: fc.Arbitrary<Point> = fc.tuple(
   fc.integer({ min: -40, max: 40 }).map((n) => n / 10),
@@ -162,6 +165,7 @@ describe('the body', () => {
     'all-fours': ['footL', 'footR', 'handL', 'handR', 'legL', 'legR'],
     tripod: ['footL', 'footR', 'handL', 'handR'],
     'leg-lifted': ['footL'],
+    'left-leg-lifted': ['footR'],
     seated: ['footL', 'footR', 'handL', 'handR', 'hips'],
     'on-back': ['back', 'footL', 'footR', 'hips'],
   };
@@ -349,5 +353,80 @@ describe('what the map means for balance', () => {
     expect(wrong.free.map(({ contact }) => contact)).toContain('handR');
     expect(wrong.verdict).toContain("top's right hand can still come down");
     expect(checkSweep(position, sweep()).verdict).toContain('Say which way');
+  });
+});
+
+describe('what a chop, a bump and a carried leg take away (arcs: common practice, no published source)', () => {
+  const hold = (contact: Contact | Contact[], action: string, part: string, side = 'R') =>
+    HoldSchema.parse({
+      id: `${contact}-${part}`,
+      contacts: [contact].flat(),
+      action,
+      target: { of: 'top', part, side },
+    });
+  const sleeve = hold('handL', 'grip', 'sleeve');
+  const arcOf = (signs: Signs, ...holds: Hold[]) => {
+    const setup = topSetup({ holds, signs });
+    return { setup, arc: weakestArc(tippingProfile({ ...setup, stature: 1.72, mass: 75 })) };
+  };
+  const kneeling: Signs = { 'top.stance': 'kneeling', 'top.handR': 'trapped' };
+
+  it('a scissor sends a kneeling top over the chopped knee, 75 to 90°', () => {
+    for (const chop of [
+      hold('legL', 'press', 'knee'),
+      hold('legL', 'wedge', 'knee'),
+      hold('footL', 'place', 'knee'),
+    ]) {
+      const { arc, setup } = arcOf(
+        { ...kneeling, 'top.weight': 'forward' },
+        sleeve,
+        hold('legR', 'shield', 'waist', 'C'),
+        chop,
+      );
+      expect(setup.blocked.map(({ contact }) => contact)).toContain('legR');
+      expect([...arc]).toEqual(expect.arrayContaining([75, 90]));
+      expect(arc.has(180) || arc.has(270) || arc.has(0)).toBe(false);
+    }
+    // A hand at the knee chops nothing, and who stands keeps the foot where it is.
+    expect(
+      arcOf(kneeling, hold('handL', 'press', 'knee')).setup.blocked.map(({ contact }) => contact),
+    ).toEqual(['handR']);
+    expect(arcOf({ 'top.stance': 'standing' }, hold('legL', 'press', 'knee')).setup.pinned).toEqual([
+      'footR',
+    ]);
+  });
+
+  it('a hip bump sends them back over the side of the wrapped arm, 120 to 135°, upright and sat back', () => {
+    const bump = hold('hips', 'press', 'waist', 'C');
+    const wrapped = hold('armR', 'wrap', 'upper-arm');
+    for (const weight of ['centred', 'back'] as const) {
+      const signs: Signs = { 'top.stance': 'kneeling', 'top.posture': 'upright', 'top.weight': weight };
+      const { arc } = arcOf(signs, wrapped, bump);
+      expect([...arc], weight).toEqual(expect.arrayContaining([120, 135]));
+      expect(arc.has(60) || arc.has(195) || arc.has(270), weight).toBe(false);
+    }
+    const other = arcOf(
+      { 'top.stance': 'kneeling', 'top.posture': 'upright' },
+      hold('armR', 'wrap', 'upper-arm', 'L'),
+      bump,
+    );
+    expect([...other.arc]).toEqual(expect.arrayContaining([225, 240]));
+  });
+
+  it('who stands on one leg because the other is carried stands over it, and tilts to the carried side', () => {
+    for (const [side, towards] of [
+      ['R', [75, 90]],
+      ['L', [270, 285]],
+    ] as const) {
+      const signs: Signs = {
+        'top.stance': 'standing',
+        [`top.leg${side}`]: 'light',
+        [`top.hand${side}`]: 'trapped',
+      };
+      const { setup, arc } = arcOf(signs);
+      const profile = tippingProfile({ ...setup, stature: 1.72, mass: 75 });
+      expect(Math.min(...profile.directions.map(({ margin }) => margin)), side).toBeGreaterThan(0);
+      expect([...arc]).toEqual(expect.arrayContaining([...towards]));
+    }
   });
 });

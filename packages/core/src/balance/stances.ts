@@ -39,6 +39,16 @@ const both = (
   changes: Partial<Stance> = {},
 ): Stance => ({ name, trunk, head, legL: leg, legR: leg, armL: arm, armR: arm, ...changes });
 
+const ONE_LEG_UP = both(
+  'right leg lifted',
+  [0, 86],
+  [0, 84],
+  { thigh: [15, -18], shank: [0, -8], foot: [0, 45] },
+  FORWARD,
+  // The standing leg comes in under the body, or nobody would stand.
+  { legL: { thigh: [-50, -68], shank: [-120, -84], foot: [8, 0] } },
+);
+
 /** The postures of top as joint angles (common practice, no published source): what touches the mat follows from them. */
 export const STANCES = {
   standing: both(
@@ -116,15 +126,13 @@ export const STANCES = {
     { thigh: [24, -70], shank: [160, -68], foot: [8, -25] },
     { upper: [12, -62], fore: [5, -70], hand: [10, 0] },
   ),
-  'leg-lifted': both(
-    'one leg lifted',
-    [0, 86],
-    [0, 84],
-    { thigh: [15, -18], shank: [0, -8], foot: [0, 45] },
-    FORWARD,
-    // The standing leg comes in under the body, or nobody would stand.
-    { legL: { thigh: [-50, -68], shank: [-120, -84], foot: [8, 0] } },
-  ),
+  'leg-lifted': ONE_LEG_UP,
+  'left-leg-lifted': {
+    ...ONE_LEG_UP,
+    name: 'left leg lifted',
+    legL: ONE_LEG_UP.legR,
+    legR: ONE_LEG_UP.legL,
+  },
   seated: both(
     'seated',
     [180, 74],

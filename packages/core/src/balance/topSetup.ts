@@ -19,13 +19,19 @@ export interface TopSetup {
   by: { post: Contact; hold: Hold }[];
 }
 
+const isOffTheMat = (signs: Signs, side: 'L' | 'R'): boolean => {
+  const leg = signOf(signs, `top.leg${side}`);
+  return leg === 'light' || leg === 'lifted';
+};
+
 /** Signs → stance preset. */
 export function stanceOf(signs: Signs): StanceName {
   const stance = signOf(signs, 'top.stance');
-  const lifted = (['top.legL', 'top.legR'] as const).some((leg) => signOf(signs, leg) === 'lifted');
+  const carried = (['L', 'R'] as const).filter((side) => isOffTheMat(signs, side));
   switch (stance) {
     case 'standing':
-      if (lifted) return 'leg-lifted';
+      // The weight is on the other leg then, and stands over it.
+      if (carried.length === 1) return carried[0] === 'R' ? 'leg-lifted' : 'left-leg-lifted';
       return signOf(signs, 'top.posture') === 'upright' && signs['top.posture'] ? 'upright' : 'standing';
     case 'kneeling':
       if (signOf(signs, 'top.weight') === 'back') return 'kneeling-sat-back';
@@ -38,6 +44,8 @@ export function stanceOf(signs: Signs): StanceName {
       return stance as StanceName;
   }
 }
+
+const KNEELING: readonly string[] = ['kneeling', 'half-kneeling', 'all-fours'];
 
 /** Signs → how far the centre of mass moves, in metres: to the right, to the front. */
 function shiftOf(signs: Signs): Point {
@@ -55,20 +63,38 @@ function addedPosts(signs: Signs): Post[] {
   ];
 }
 
+/** Whether bottom's hips drive up into top's belt: a bump. */
+const bumps = ({ contacts, action, target }: Hold): boolean =>
+  contacts.includes('hips') &&
+  action === 'press' &&
+  target.of === 'top' &&
+  (target.part === 'waist' || target.part === 'hip' || target.part === 'chest');
+
 /**
  * What the holds and signs of a moment take from top and give. Held, trapped and wrapped hands are gone; a leg is gone
- * when it is light or lifted; a held leg that still bears weight stands where it is and cannot step.
+ * when it is light or lifted; a held leg that still bears weight stands where it is and cannot step. Who kneels loses a
+ * knee that a leg of bottom chops; a bump takes the seat off the heels, and the shin off the mat on the side whose arm
+ * is held, so that top goes back over that side (common practice, no published source).
  */
 export function topSetup({ holds, signs }: Pick<Moment, 'holds' | 'signs'>): TopSetup {
   const by = blockedPosts(holds).map(({ post, by: hold }) => ({ post, hold }));
   const blocked = new Set<Contact>();
   const pinned = new Set<Contact>();
-  for (const { post } of by) (post.startsWith('hand') ? blocked : pinned).add(post);
+  const kneels = KNEELING.includes(signOf(signs, 'top.stance'));
+  for (const { post } of by) {
+    if (post.startsWith('hand')) blocked.add(post);
+    else if (post.startsWith('foot')) pinned.add(post);
+    else if (kneels) blocked.add(post);
+    else pinned.add(post.endsWith('L') ? 'footL' : 'footR');
+  }
   for (const side of ['L', 'R'] as const) {
     if (signOf(signs, `top.hand${side}`) === 'trapped') blocked.add(`hand${side}`);
-    const leg = signOf(signs, `top.leg${side}`);
-    if (leg === 'light' || leg === 'lifted') blocked.add(`leg${side}`);
-    if (leg === 'trapped') pinned.add(`foot${side}`);
+    if (isOffTheMat(signs, side)) blocked.add(`leg${side}`);
+    if (signOf(signs, `top.leg${side}`) === 'trapped') pinned.add(`foot${side}`);
+  }
+  if (kneels && holds.some(bumps)) {
+    blocked.add('hips');
+    for (const side of ['L', 'R'] as const) if (blocked.has(`hand${side}`)) blocked.add(`foot${side}`);
   }
   if (signOf(signs, 'top.head') === 'pinned') blocked.add('head');
   const spread = { normal: 0, wide: 0.12, narrow: -0.05 }[signOf(signs, 'top.base') as 'normal'];

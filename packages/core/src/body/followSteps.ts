@@ -1,6 +1,6 @@
 import type { Contact } from '../model/contacts.ts';
 import type { Hold } from '../model/hold.ts';
-import { matchesPattern } from '../model/holdPattern.ts';
+import { joins, matchesPattern } from '../model/holdPattern.ts';
 import type { Step } from '../model/move.ts';
 import type { Signs } from '../model/signs.ts';
 import { releaseContacts } from './releaseContacts.ts';
@@ -27,8 +27,9 @@ export function followStep(moment: Moment, step: Step): { moment: Moment; troubl
       troubles.push({ step: step.id, trouble: 'keep-released', contact, hold: held });
     }
   }
-  const holds = releaseContacts(moment.holds, step.release);
+  let holds = releaseContacts(moment.holds, step.release);
   for (const wanted of step.take) {
+    holds = holds.filter((hold) => !joins(wanted, hold));
     for (const contact of wanted.contacts) {
       const hold = holds.find((other) => other.contacts.includes(contact));
       if (hold) troubles.push({ step: step.id, trouble: 'busy', contact, hold, wanted });

@@ -1,3 +1,4 @@
+import { mirror, sided } from '../body/mirror.ts';
 import { freshId } from '../model/freshId.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -12,14 +13,15 @@ export interface Duplicate {
 }
 
 /**
- * A copy of a position with its moves and their exchanges, under another name. What led to itself leads to the
- * copy; everything else leads where it led.
+ * A copy of a position with its moves and their exchanges, under another name; `mirrored`, it is written on the other
+ * side. What led to itself leads to the copy; everything else leads where it led.
  * @throws Error when there is no such position.
  */
-export function duplicatePosition(map: GuardMap, id: string): Duplicate {
+export function duplicatePosition(map: GuardMap, id: string, { mirrored = false } = {}): Duplicate {
   const position = indexMap(map).position.get(id);
   if (!position) throw new Error(`there is no position "${id}"`);
-  const { commands, ids } = copyPositions(map, [id], position.systems, true);
+  const name = mirrored ? `${position.name} (other side)`.slice(0, 120) : copyName(position.name);
+  const { commands, ids } = copyPositions(map, [id], position.systems, { rename: () => name, mirrored });
   return { command: batch(commands, `Duplicate “${position.name}”`), id: ids.get(id)! };
 }
 
@@ -33,13 +35,23 @@ export function duplicateSystem(map: GuardMap, id: string): Duplicate {
   if (!system) throw new Error(`there is no guard system "${id}"`);
   const copy = { ...system, id: freshId(id, indexMap(map).system.keys()), name: copyName(system.name) };
   const inside = map.positions.filter(({ systems }) => systems.includes(id)).map((position) => position.id);
-  const { commands } = copyPositions(map, inside, [copy.id], false);
+  const { commands } = copyPositions(map, inside, [copy.id], {});
   return { command: batch([put('system', copy), ...commands], `Duplicate “${system.name}”`), id: copy.id };
 }
 
 const copyName = (name: string): string => `${name} (copy)`.slice(0, 120);
 
-function copyPositions(map: GuardMap, from: readonly string[], systems: string[], rename: boolean) {
+interface How {
+  rename?: (name: string) => string;
+  mirrored?: boolean;
+}
+
+function copyPositions(
+  map: GuardMap,
+  from: readonly string[],
+  systems: string[],
+  { rename = (name) => name, mirrored = false }: How,
+) {
   const index = indexMap(map);
   const fresh = (taken: Iterable<string>) => {
     const used = new Set(taken);
@@ -57,19 +69,26 @@ function copyPositions(map: GuardMap, from: readonly string[], systems: string[]
   const ids = new Map(from.map((id) => [id, positionId(id)]));
   const moves = from.flatMap((id) => index.movesOf(id));
   const moveIds = new Map(moves.map(({ id }) => [id, moveId(id)]));
-  const landing = (value: Landing): Landing =>
-    isOutcome(value) ? value : { ...value, position: ids.get(value.position) ?? value.position };
+  /** The copy is on the other side as a whole: what leads from copy to copy stays on the side it is on. */
+  const landing = (value: Landing): Landing => {
+    if (isOutcome(value)) return value;
+    const copy = ids.get(value.position);
+    if (copy === undefined) return sided('landing', value, mirrored);
+    return { ...value, position: copy };
+  };
   const commands: Command[] = from.map((id) => {
-    const { drift, ...position } = index.position.get(id)!;
+    const { drift, ...written } = index.position.get(id)!;
+    const position = sided('position', written, mirrored);
     return put('position', {
       ...position,
       id: ids.get(id)!,
-      name: rename ? copyName(position.name) : position.name,
+      name: rename(position.name),
       systems,
       ...(drift && { drift: landing(drift) }),
     });
   });
-  for (const move of moves) {
+  for (const written of moves) {
+    const move = sided('move', written, mirrored);
     commands.push(
       put('move', {
         ...move,
@@ -83,13 +102,17 @@ function copyPositions(map: GuardMap, from: readonly string[], systems: string[]
     );
   }
   for (const move of moves) {
-    for (const { otherwise, ...exchange } of index.exchangesOf(move.id)) {
+    for (const { otherwise, to, ...written } of index.exchangesOf(move.id)) {
+      const exchange = {
+        ...written,
+        reaction: mirrored ? mirror('exchange', { ...written, to }).reaction : written.reaction,
+      };
       commands.push(
         put('exchange', {
           ...exchange,
           id: exchangeId(exchange.id),
           move: moveIds.get(move.id)!,
-          to: landing(exchange.to),
+          to: landing(to),
           ...(otherwise && { otherwise: landing(otherwise) }),
         }),
       );

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { mirror } from '../body/mirror.ts';
 import { holes } from '../check/holes.ts';
 import { printMapFile } from '../formats/mapFile.ts';
 import { indexMap } from '../model/indexMap.ts';
@@ -52,6 +53,36 @@ describe('a duplicate', () => {
     );
     expect(holes(next).length).toBe(2 * holes(map).length);
     expect(command.label).toContain('Collar and far sleeve');
+  });
+
+  it('on the other side is its mirror image, and once more on the other side what it was', () => {
+    fc.assert(
+      fc.property(guardMap, fc.nat(), (map, n) => {
+        const { id } = map.positions[n % map.positions.length]!;
+        const first = duplicatePosition(map, id, { mirrored: true });
+        const once = applyCommand(map, first.command).document;
+        const copy = indexMap(once).position.get(first.id)!;
+        const { holds, topHolds, signs, leadSide } = mirror('position', indexMap(map).position.get(id)!);
+        expect(copy).toMatchObject({ holds, topHolds, signs, leadSide });
+        const second = duplicatePosition(once, first.id, { mirrored: true });
+        const twice = indexMap(applyCommand(once, second.command).document);
+        const plain = (index: ReturnType<typeof indexMap>, at: string) =>
+          index
+            .movesOf(at)
+            .map(({ id: move, steps, direction, needs }) => [
+              steps,
+              direction,
+              needs,
+              index
+                .exchangesOf(move)
+                .map(({ to, otherwise, reaction }) =>
+                  JSON.stringify([to, otherwise, reaction]).replaceAll(`"${at}"`, '"here"'),
+                ),
+            ]);
+        expect(plain(twice, second.id)).toEqual(plain(indexMap(map), id));
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('of a system leads to its own positions inside and to the others outside', () => {

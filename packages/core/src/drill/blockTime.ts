@@ -29,6 +29,12 @@ export function blockTime(block: Block, { people, changeOverSeconds }: Room): Bl
   return { turns, demo: block.demoSeconds, work, changeOvers, total: block.demoSeconds + work + changeOvers };
 }
 
+/** Seconds that an odd number of people costs: in the trio three take a turn, and everybody waits for them. */
+export function trioSeconds(plan: Room & Pick<ClassPlan, 'blocks'>): number {
+  if (largestGroup(plan.people) !== 3) return 0;
+  return classSeconds(plan) - classSeconds({ ...plan, people: plan.people - 1 });
+}
+
 /** Seconds of a whole class. */
 export function classSeconds(plan: Room & Pick<ClassPlan, 'blocks'>): number {
   return plan.blocks.reduce((sum, block) => sum + blockTime(block, plan).total, 0);

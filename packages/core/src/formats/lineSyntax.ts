@@ -7,6 +7,15 @@ export interface Named {
   column: number;
   /** Written in quotation marks, and so never a word of the notation (`none`, an outcome). */
   quoted?: true;
+  /** Written behind the word `new`: a position that the answer is to make. */
+  fresh?: true;
+}
+
+/** Names of a map: they are read whole, also where they hold a sign of the notation, as a colon. */
+export interface KnownNames {
+  positions: readonly string[];
+  moves: readonly string[];
+  reactions: readonly string[];
 }
 
 /** One line: "Position: move @ variant | reaction -> result 60% else result 8s". */
@@ -41,14 +50,27 @@ class Slip extends Error {
   }
 }
 
-/** Every line of a text; empty lines and those that begin with # are passed over. Errors say line and column. */
-export function parseLines(text: string): { lines: Line[]; errors: LineError[] } {
+const NO_NAMES: KnownNames = { positions: [], moves: [], reactions: [] };
+
+/**
+ * Every line of a text; empty lines and those that begin with # are passed over. Errors say line and column. A known
+ * name needs no quotation marks, whatever is in it; of two that fit the longer one is meant.
+ */
+export function parseLines(
+  text: string,
+  known: KnownNames = NO_NAMES,
+): { lines: Line[]; errors: LineError[] } {
+  const names = {
+    positions: longestFirst(known.positions),
+    moves: longestFirst(known.moves),
+    reactions: longestFirst(known.reactions),
+  };
   const lines: Line[] = [];
   const errors: LineError[] = [];
   text.split(/\r?\n/).forEach((source, i) => {
     if (source.trim() === '' || source.trimStart().startsWith('#')) return;
     try {
-      lines.push(parseLine(source, i + 1));
+      lines.push(parseLine(source, i + 1, names));
     } catch (error) {
       if (!(error instanceof Slip)) throw error;
       errors.push({ line: i + 1, column: error.column, message: error.message });
@@ -57,15 +79,22 @@ export function parseLines(text: string): { lines: Line[]; errors: LineError[] }
   return { lines, errors };
 }
 
-function parseLine(source: string, line: number): Line {
+/** Those of the names that would be read as something else, lower case, the longest first. */
+const longestFirst = (names: readonly string[]): string[] =>
+  names
+    .filter((name) => SPECIAL.test(name))
+    .map((name) => name.toLowerCase())
+    .sort((a, b) => b.length - a.length);
+
+function parseLine(source: string, line: number, known: KnownNames): Line {
   const reader = new Reader(source);
-  const position = reader.name([':'], 'a position');
+  const position = reader.name([':'], 'a position', known.positions);
   reader.expect(':', `a colon after the position: ${FORM}`);
-  const move = reader.name(['@', '|', '->'], 'a move');
+  const move = reader.name(['@', '|', '->'], 'a move', known.moves);
   const variant = reader.accept('@') ? reader.name(['|', '->'], 'a variant') : undefined;
   let reaction: Named | undefined;
   if (reader.accept('|')) {
-    const met = reader.name(['->'], 'what top does');
+    const met = reader.name(['->'], 'what top does', known.reactions);
     if (met.text.toLowerCase() !== 'none' || met.mirrored || met.quoted) reaction = met;
   }
   reader.expect('->', `an arrow before the result: ${FORM}`);
@@ -75,17 +104,17 @@ function parseLine(source: string, line: number): Line {
     move,
     ...(variant && { variant }),
     ...(reaction && { reaction }),
-    ...readTail(reader),
+    ...readTail(reader, known.positions),
   };
 }
 
 /** What stands behind the arrow: result, chance, what happens else, time. */
 type AnswerSyntax = Pick<Line, 'to' | 'chance' | 'otherwise' | 'seconds'>;
 
-function readTail(reader: Reader): AnswerSyntax {
-  const to = reader.result();
+function readTail(reader: Reader, known: readonly string[]): AnswerSyntax {
+  const to = reader.result(known);
   const chance = reader.percent();
-  const otherwise = reader.acceptWord('else') ? reader.result() : undefined;
+  const otherwise = reader.acceptWord('else') ? reader.result(known) : undefined;
   const seconds = reader.seconds();
   reader.end();
   return {
@@ -96,35 +125,66 @@ function readTail(reader: Reader): AnswerSyntax {
   };
 }
 
-/** An answer by itself, as it is typed where move and reaction are clear: "two on one 70% else knee line 8s". */
-export function parseAnswer(text: string): { answer: AnswerSyntax } | { error: Omit<LineError, 'line'> } {
+/**
+ * An answer by itself, as it is typed where move and reaction are clear: "two on one 70% else new knee line 8s". The
+ * names of the map's positions need no quotation marks.
+ */
+export function parseAnswer(
+  text: string,
+  positions: readonly string[] = [],
+): { answer: AnswerSyntax } | { error: Omit<LineError, 'line'> } {
   try {
-    return { answer: readTail(new Reader(text)) };
+    return { answer: readTail(new Reader(text, { withNew: true }), longestFirst(positions)) };
   } catch (error) {
     if (!(error instanceof Slip)) throw error;
     return { error: { column: error.column, message: error.message } };
   }
 }
 
+/** Where a result ends: before a percentage, `else`, or seconds at the end of the line. */
+const RESULT_ENDS = /\s+\d+(?:[.,]\d+)?\s*%|\s+else(?:\s|$)|\s+\d+(?:[.,]\d+)?\s*s\s*$|\s*$/i;
+
+/** The length of the known name that a text begins with, if what follows it may follow a name. */
+function lengthOfKnown(
+  rest: string,
+  known: readonly string[],
+  mayFollow: (after: string) => boolean,
+): number | undefined {
+  const lower = rest.toLowerCase();
+  return known.find((name) => lower.startsWith(name) && mayFollow(rest.slice(name.length)))?.length;
+}
+
 /** Reads one line from left to right. */
 class Reader {
   private at = 0;
   private readonly source: string;
-  constructor(source: string) {
+  private readonly withNew: boolean;
+  constructor(source: string, { withNew = false } = {}) {
     this.source = source;
+    this.withNew = withNew;
   }
 
-  /** A name up to the first of the stops; a stop inside quotes is none. */
-  name(stops: readonly string[], what: string): Named {
-    return this.take(what, (rest) =>
-      Math.min(...stops.map((stop) => rest.indexOf(stop)).map((i) => (i < 0 ? rest.length : i))),
+  /** A name up to the first of the stops; a stop inside quotes or inside a known name is none. */
+  name(stops: readonly string[], what: string, known: readonly string[] = []): Named {
+    const isStop = (rest: string) => stops.some((stop) => rest.trimStart().startsWith(stop));
+    return this.take(
+      what,
+      (rest) =>
+        lengthOfKnown(rest, known, isStop) ??
+        Math.min(...stops.map((stop) => rest.indexOf(stop)).map((i) => (i < 0 ? rest.length : i))),
     );
   }
 
-  /** A name up to a percentage, `else`, seconds at the end, or the end. */
-  result(): Named {
-    const ends = /\s+\d+(?:[.,]\d+)?\s*%|\s+else(?:\s|$)|\s+\d+(?:[.,]\d+)?\s*s\s*$|\s*$/i;
-    return this.take('a result', (rest) => ends.exec(rest)!.index);
+  /** A name up to a percentage, `else`, seconds at the end, or the end; `new` before it, where that has a meaning. */
+  result(known: readonly string[]): Named {
+    const isEnd = (rest: string) => RESULT_ENDS.exec(rest)!.index === 0;
+    const lengthOf = (rest: string) => lengthOfKnown(rest, known, isEnd) ?? RESULT_ENDS.exec(rest)!.index;
+    this.space();
+    const column = this.at + 1;
+    const isKnown = lengthOfKnown(this.source.slice(this.at), known, isEnd) !== undefined;
+    const fresh = this.withNew && !isKnown && this.acceptWord('new');
+    if (!fresh) return this.take('a result', lengthOf);
+    return { ...this.take('the name of the new position', lengthOf), column, fresh };
   }
 
   private take(what: string, lengthOf: (rest: string) => number): Named {
@@ -136,8 +196,10 @@ class Reader {
     if (rest.startsWith('"')) {
       const quoted = QUOTED.exec(rest);
       if (!quoted) throw new Slip(column, 'the quotation mark is not closed');
+      const text = quoted[1]!.replace(/\\(["\\])/g, '$1').trim();
+      if (text === '') throw new Slip(column, `${what} is missing between the quotation marks`);
       this.at += quoted[0].length;
-      return { text: quoted[1]!.replace(/\\(["\\])/g, '$1'), mirrored, column, quoted: true };
+      return { text, mirrored, column, quoted: true };
     }
     const length = lengthOf(rest);
     const text = rest.slice(0, length).trim();
@@ -175,12 +237,11 @@ class Reader {
     return true;
   }
 
-  acceptWord(word: string): boolean {
+  acceptWord(word: string): true | undefined {
     this.space();
-    return (
-      new RegExp(`^${word}(?=\\s|$)`, 'i').test(this.source.slice(this.at)) &&
-      this.accept(this.source.slice(this.at, this.at + word.length))
-    );
+    if (!new RegExp(`^${word}(?=\\s|$)`, 'i').test(this.source.slice(this.at))) return undefined;
+    this.at += word.length;
+    return true;
   }
 
   expect(token: string, what: string): void {
@@ -198,7 +259,7 @@ class Reader {
   }
 }
 
-const SPECIAL = /[:|%"@#~]|->|(?:^|\s)else(?:\s|$)|^\s|\s$|\s\d+(?:[.,]\d+)?\s*s$|^none$|^$/i;
+const SPECIAL = /[:|%"@#~]|->|(?:^|\s)else(?:\s|$)|^\s|\s$|\s\d+(?:[.,]\d+)?\s*s$|^none$|^new\s|^$/i;
 
 /** A name as a line writes it: quoted where it would be read as something else. */
 export function quoteName(name: string, mirrored = false, quoted = false): string {

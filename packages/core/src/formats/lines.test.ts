@@ -34,7 +34,10 @@ const anyName = fc.oneof(
     'back\\slash',
     'else',
   ),
-  fc.string({ minLength: 1, maxLength: 12 }).filter((text) => !/[\r\n]/.test(text)),
+  fc
+    .string({ minLength: 1, maxLength: 12 })
+    .map((text) => text.trim())
+    .filter((text) => text !== '' && !/[\r\n]/.test(text)),
 );
 const named = fc.record({ text: anyName, mirrored: fc.boolean(), column: fc.constant(0) });
 const plainName = fc.record({ text: anyName, mirrored: fc.constant(false), column: fc.constant(0) });
@@ -57,6 +60,64 @@ const anyLine: fc.Arbitrary<Omit<Line, 'line'>> = fc.record(
 );
 
 describe('a line of notation', () => {
+  it('has an error, and nothing worse, whatever is typed into it', () => {
+    const pieces = fc.constantFrom(
+      '"',
+      '""',
+      '\\',
+      ': ',
+      ' | ',
+      ' -> ',
+      '@',
+      '~',
+      ' else ',
+      '40%',
+      '8s',
+      'Knee',
+      ' ',
+    );
+    fc.assert(
+      fc.property(fc.array(pieces, { maxLength: 14 }), (parts) => {
+        const { errors, changes, command } = readLines(smallMap(), parts.join(''));
+        expect(errors.length === 0 || command.commands.length === 0).toBe(true);
+        expect(errors.length > 0 || changes.length >= 0).toBe(true);
+      }),
+      { numRuns: 3000 },
+    );
+  });
+
+  it('says where a name is missing between quotation marks, and where one is too long', () => {
+    const messages = (text: string) =>
+      readLines(smallMap(), text).errors.map(({ column, message }) => [column, message]);
+    expect(messages('Posture broken: Climb -> ""')).toEqual([
+      [26, 'a result is missing between the quotation marks'],
+    ]);
+    expect(messages('"": Climb -> back')).toEqual([[1, 'a position is missing between the quotation marks']]);
+    expect(messages('Knee: Climb | "" -> back')).toEqual([
+      [15, 'what top does is missing between the quotation marks'],
+    ]);
+    expect(messages(`${'x'.repeat(130)}: Climb -> back`)).toEqual([[1, 'name: at most 120 characters']]);
+  });
+
+  it('takes a name that the map has without quotation marks, whatever is in it', () => {
+    const text = '"Pass begun: knee past the near leg": Frame | none -> recovered 40%';
+    const first = readLines(emptyMap('e', 'E'), text);
+    const again = readLines(first.map, 'Pass begun: knee past the near leg: Frame -> recovered 60%');
+    expect(again.errors).toEqual([]);
+    expect(again.changes).toMatchObject([{ kind: 'exchange', change: 'changed' }]);
+    expect(readLines(first.map, 'Pass begun: Frame -> recovered').changes[0]).toMatchObject({
+      kind: 'position',
+      name: 'Pass begun',
+      change: 'new',
+    });
+    expect(
+      readLines(
+        first.map,
+        'Pass begun: knee past the near leg: Frame -> Pass begun: knee past the near leg 5%',
+      ).changes,
+    ).toHaveLength(1);
+  });
+
   it('reads as it is said', () => {
     const { lines, errors } = parseLines(
       'Collar and sleeve: scissor sweep | ~posts a hand -> top-mount 45% else collar and sleeve 6s\n',

@@ -1,6 +1,10 @@
+import { ZodError } from 'zod';
 import { applyCommand } from '../documents/applyCommand.ts';
 import { type BatchCommand, batch, type Command, put, remove } from '../documents/command.ts';
 import { edit } from '../documents/edit.ts';
+import { RefusedError } from '../documents/issue.ts';
+import { zodIssues } from '../documents/zodIssues.ts';
+import { allNames } from '../model/allNames.ts';
 import { freshId } from '../model/freshId.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -8,7 +12,15 @@ import { type Move, MoveSchema } from '../model/move.ts';
 import type { Landing, Outcome } from '../model/outcome.ts';
 import { PositionSchema } from '../model/position.ts';
 import { type ReactionRef, ReactionSchema } from '../model/reaction.ts';
-import { isOutcomeWord, type Line, type LineError, type Named, parseLines } from './lineSyntax.ts';
+import { remember } from '../model/remember.ts';
+import {
+  isOutcomeWord,
+  type KnownNames,
+  type Line,
+  type LineError,
+  type Named,
+  parseLines,
+} from './lineSyntax.ts';
 import { type ChangedThing, type Make, setAnswer } from './setAnswer.ts';
 
 /** What reading lines would do to one thing of the map. */
@@ -32,7 +44,7 @@ export interface ReadLines {
  * chance and seconds and leaves the rest. Lines with errors do nothing; the others count.
  */
 export function readLines(map: GuardMap, text: string): ReadLines {
-  const { lines, errors } = parseLines(text);
+  const { lines, errors } = parseLines(text, namesOf(map));
   const changes: LineChange[] = [];
   const commands: Command[] = [];
   const mentioned = new Set<string>();
@@ -45,8 +57,7 @@ export function readLines(map: GuardMap, text: string): ReadLines {
       commands.push(...steps.map(({ command }) => command));
       changes.push(...steps.flatMap(({ change }) => (change ? [{ ...change, line: line.line }] : [])));
     } catch (error) {
-      if (!(error instanceof NameSlip)) throw error;
-      errors.push({ line: line.line, column: error.column, message: error.message });
+      errors.push({ line: line.line, ...lineTrouble(error) });
     }
   }
   errors.sort((a, b) => a.line - b.line || a.column - b.column);
@@ -100,6 +111,26 @@ interface Step {
   command: Command;
   change?: ChangedThing;
 }
+
+/** What stopped a line: a name that means nothing, or something that the map does not take. */
+function lineTrouble(error: unknown): Omit<LineError, 'line'> {
+  if (error instanceof NameSlip) return { column: error.column, message: error.message };
+  const issues =
+    error instanceof RefusedError ? error.issues : error instanceof ZodError ? zodIssues(error) : undefined;
+  if (!issues) throw error;
+  return {
+    column: 1,
+    message: issues.map(({ path, message }) => `${String(path.at(-1) ?? 'map')}: ${message}`).join('; '),
+  };
+}
+
+const namesOf = remember(
+  ({ positions, moves, reactions }: GuardMap): KnownNames => ({
+    positions: positions.flatMap(allNames),
+    moves: moves.flatMap(allNames),
+    reactions: reactions.flatMap(allNames),
+  }),
+);
 
 /** The steps one line takes, the things it needs first, and the exchange it is about. */
 function readLine(map: GuardMap, line: Line): { steps: Step[]; exchange: string } {

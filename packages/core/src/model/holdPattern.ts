@@ -48,3 +48,9 @@ export function sameHold(a: Hold, b: Hold): boolean {
     sameTarget(a.target, b.target)
   );
 }
+
+/** Whether more limbs come to a hold that is there already: two hands share what one held. */
+export const joins = (hold: Hold, held: Hold): boolean =>
+  sameTarget(hold.target, held.target) &&
+  hold.contacts.length > held.contacts.length &&
+  held.contacts.every((contact) => hold.contacts.includes(contact));

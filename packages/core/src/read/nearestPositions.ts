@@ -3,7 +3,7 @@ import { mirror } from '../body/mirror.ts';
 import { translateHold } from '../body/translateApparel.ts';
 import { holdWords, signWords, wordContext } from '../body/words.ts';
 import type { Hold } from '../model/hold.ts';
-import { sameHold } from '../model/holdPattern.ts';
+import { joins, sameHold } from '../model/holdPattern.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Position } from '../model/position.ts';
 import { defaultSign, type Facet, type Signs, signOf } from '../model/signs.ts';
@@ -14,6 +14,8 @@ export interface Nearest {
   mirrored: boolean;
   /** In [0, 1]; 1 where nothing differs. */
   similarity: number;
+  /** What the position rests on (its holds marked `keep`) and is not there: it is away then, not where one is. */
+  lacking: Hold[];
 }
 
 /** A difference between a moment and a position, in words. */
@@ -83,15 +85,37 @@ const otherSide = (position: Position): Position => {
   return known;
 };
 
-/** The positions of a map most like a moment, on either side; ties by id, the written side first. */
+/** The holds that a position rests on and that a moment has not, at whatever depth, in whatever apparel. */
+export const lackingHolds = (moment: Moment, { holds }: Pick<Position, 'holds'>): Hold[] =>
+  holds.filter(
+    (hold) => hold.keep && !moment.holds.some((other) => joins(other, hold) || holdLikeness(hold, other) > 0),
+  );
+
+/** A position this much less like a moment than the likest one does not stand before it for lacking nothing. */
+const CLOSE = 0.25;
+
+/**
+ * The positions of a map most like a moment, on either side. Of those about as like as the likest one, the ones that
+ * lack nothing they rest on come first; ties by id, the written side first.
+ */
 export function nearestPositions(map: GuardMap, moment: Moment, count = 5): Nearest[] {
-  return map.positions
-    .flatMap((position): Nearest[] => [
-      { position, mirrored: false, similarity: momentSimilarity(moment, position) },
-      { position, mirrored: true, similarity: momentSimilarity(moment, otherSide(position)) },
-    ])
+  const nearest = map.positions.flatMap((position): Nearest[] =>
+    [false, true].map((mirrored) => {
+      const here = mirrored ? otherSide(position) : position;
+      return {
+        position,
+        mirrored,
+        similarity: momentSimilarity(moment, here),
+        lacking: lackingHolds(moment, here),
+      };
+    }),
+  );
+  const least = Math.max(0, ...nearest.map(({ similarity }) => similarity)) - CLOSE;
+  const away = ({ lacking, similarity }: Nearest) => lacking.length > 0 || similarity < least;
+  return nearest
     .sort(
       (a, b) =>
+        Number(away(a)) - Number(away(b)) ||
         b.similarity - a.similarity ||
         Number(a.mirrored) - Number(b.mirrored) ||
         (a.position.id < b.position.id ? -1 : 1),
@@ -138,5 +162,5 @@ export function differences(
 }
 
 /** The position itself on the side of a find. */
-export const sidedNearest = ({ position, mirrored }: Nearest): Position =>
+export const sidedNearest = ({ position, mirrored }: Pick<Nearest, 'position' | 'mirrored'>): Position =>
   mirrored ? otherSide(position) : position;

@@ -1,12 +1,13 @@
 import { followSteps, type Moment } from '../body/followSteps.ts';
+import { freeContacts } from '../body/freeContacts.ts';
 import { barePattern, translateHold } from '../body/translateApparel.ts';
 import { conditionWords, holdWords, patternWords, type WordContext } from '../body/words.ts';
 import { answerTo } from '../model/answerTo.ts';
-import { CONTACTS, type Contact } from '../model/contacts.ts';
+import type { Contact } from '../model/contacts.ts';
 import type { Exchange } from '../model/exchange.ts';
 import type { HazardTag } from '../model/hazards.ts';
 import { type Hold, type HoldPattern } from '../model/hold.ts';
-import { matchesPattern, sameHold } from '../model/holdPattern.ts';
+import { joins, matchesPattern, sameHold } from '../model/holdPattern.ts';
 import type { Move, Step } from '../model/move.ts';
 import type { Fit } from '../model/notes.ts';
 import type { Apparel } from '../model/primitives.ts';
@@ -34,6 +35,8 @@ export interface Option {
   keeps: Hold[];
   releases: Hold[];
   takes: Hold[];
+  /** Holds that were there already and to which another limb comes. */
+  joined: Hold[];
   /** Holds marked to be kept that the move lets go of. */
   dropsKept: Hold[];
   /** Contacts with nothing in them once the move is done. */
@@ -58,6 +61,8 @@ interface MoveQuestion {
   apparel: Apparel;
   available: boolean;
   unavailableWhy?: string;
+  /** Holds that the position rests on and that are not there. */
+  lacking: readonly Hold[];
   rules: RulesProfile | undefined;
   athlete: Builds | undefined;
   context: WordContext;
@@ -71,6 +76,7 @@ export function readMove(question: MoveQuestion): Option {
   const missing: string[] = [];
   if (!question.available)
     missing.push(question.unavailableWhy ?? 'this position is not played in this apparel');
+  missing.push(...question.lacking.map((hold) => holdWords(hold, context)));
   for (const need of move.needs) {
     if (need.mark === 'must' || conditionMet(need, moment.signs)) {
       (conditionMet(need, moment.signs) ? met : missing).push(conditionWords(need));
@@ -128,16 +134,21 @@ function stepsIn(apparel: Apparel, steps: readonly Step[]): { steps: readonly St
 function holdChange(moment: Moment, steps: readonly Step[]) {
   const after = followSteps(moment, steps).moment.holds;
   const keeps = moment.holds.filter((hold) => after.some((other) => sameHold(hold, other)));
-  const releases = moment.holds.filter((hold) => !keeps.includes(hold));
-  const takes = after.filter((hold) => !moment.holds.some((other) => sameHold(hold, other)));
-  const used = new Set(after.flatMap((hold) => hold.contacts));
+  const joined = after.filter((hold) => moment.holds.some((other) => joins(hold, other)));
+  const releases = moment.holds.filter(
+    (hold) => !keeps.includes(hold) && !joined.some((other) => joins(other, hold)),
+  );
+  const takes = after.filter(
+    (hold) => !joined.includes(hold) && !moment.holds.some((other) => sameHold(hold, other)),
+  );
   return {
     keeps,
     releases,
     takes,
+    joined,
     dropsKept: releases.filter((hold) => hold.keep),
-    free: CONTACTS.filter((contact) => !used.has(contact)),
-    holdChanges: releases.length + takes.length,
+    free: freeContacts(after),
+    holdChanges: releases.length + takes.length + joined.length,
   };
 }
 

@@ -17,10 +17,13 @@ describe('reading a reaction', () => {
       ['tilt', 'ready'],
       ['choke', 'one-change'],
     ]);
-    expect(options[0]).toMatchObject({ chance: 0.7, holdChanges: 2, exchange: { id: 'gather-strip' } });
-    expect(options[0]!.takes.map(({ id }) => id)).toEqual(['both']);
-    expect(options[0]!.releases.map(({ id }) => id)).toEqual(['sleeve']);
+    expect(options[0]).toMatchObject({ chance: 0.7, holdChanges: 1, exchange: { id: 'gather-strip' } });
+    // The second hand comes to the sleeve that the first one holds: nothing is let go.
+    expect(options[0]!.joined.map(({ id }) => id)).toEqual(['both']);
+    expect([options[0]!.takes, options[0]!.releases]).toEqual([[], []]);
+    // An arm whose hand holds is not free.
     expect(options[0]!.free).toContain('footR');
+    expect(options[0]!.free).not.toContain('armL');
     expect(options[2]).toMatchObject({
       missing: ['a grip on the collar'],
       met: ["top's stance kneeling"],
@@ -90,7 +93,7 @@ describe('reading a reaction', () => {
     expect(apparel!.changed).toHaveLength(2);
     const gather = options.find(({ move }) => move.id === 'gather')!;
     expect(gather).toMatchObject({ rank: 'ready', met: ['a hold on the far wrist'] });
-    expect(gather.takes[0]!.target.part).toBe('wrist');
+    expect(gather.joined[0]!.target.part).toBe('wrist');
   });
 
   it('puts what the rules bar last, with the reason', () => {

@@ -56,6 +56,8 @@ export interface Reading {
   conflicts: LimbConflict[];
   /** The position asked for, or those most like the moment. */
   nearest: Nearest[];
+  /** Those of them that the options come from: about as like the moment as the first. */
+  answering: Nearest[];
   options: ReadOption[];
 }
 
@@ -82,7 +84,8 @@ export function readReaction(map: GuardMap, request: ReadRequest): Reading {
     signs: { ...here?.signs, ...request.signs },
   };
   const nearest = asked ? [asked] : nearestPositions(map, start, ASKED);
-  const answering = nearest.filter(({ similarity }) => similarity >= nearest[0]!.similarity - FAR);
+  const likest = Math.max(...nearest.map(({ similarity }) => similarity));
+  const answering = nearest.filter(({ similarity }) => similarity >= likest - FAR);
 
   // Reactions are written for the jacket too, so they are applied before the holds are translated.
   const met = reaction === 'none' ? undefined : reactionOf(map, reaction);
@@ -106,6 +109,7 @@ export function readReaction(map: GuardMap, request: ReadRequest): Reading {
     apparel: first && translateApparel(first, apparel),
     conflicts: [...limbConflicts(start.holds, context), ...limbConflicts(start.topHolds, context)],
     nearest,
+    answering,
     options: options.sort(byWorth),
   };
 }
@@ -136,6 +140,7 @@ function optionsFrom(
       apparel: request.apparel,
       available: translation.available,
       ...(translation.why !== undefined && { unavailableWhy: translation.why }),
+      lacking: from.lacking,
       rules: request.rules,
       athlete: request.athlete,
       context: wordContext(position),
@@ -154,7 +159,7 @@ function balanceOf(position: Position, move: Option['move'], reaction: Reaction 
 function known(map: GuardMap, id: string, mirrored = false): Nearest {
   const position = indexMap(map).position.get(id);
   if (!position) throw new UnknownError(`there is no position "${id}" in this map`);
-  return { position, mirrored, similarity: 1 };
+  return { position, mirrored, similarity: 1, lacking: [] };
 }
 
 function bareMoment(moment: Moment): Moment {

@@ -32,8 +32,17 @@ describe('suggested answers', () => {
       needsHolds: [{ part: 'sleeve' }],
       steps: [{ id: 's', text: 'Pick it.', take: [grip('footR')] }],
     });
-    expect(ids(map, 'none')).toEqual([]);
-    const [first] = suggestAnswers(map, 'start', { id: 'post-left' });
+    // A move of quite another position is no answer here, whatever it needs.
+    expect(ids(map, { id: 'post-left' })).toEqual([]);
+    const { holds, signs } = map.positions.find(({ id }) => id === 'start')!;
+    const alike = {
+      ...map,
+      positions: map.positions.map((one) =>
+        one.id === 'cross' ? { ...one, holds: holds.map((hold) => ({ ...hold, keep: false })), signs } : one,
+      ),
+    };
+    expect(ids(alike, 'none')).toEqual([]);
+    const [first] = suggestAnswers(alike, 'start', { id: 'post-left' });
     expect(first).toMatchObject({
       move: { id: 'ankle' },
       reasons: ["top's left hand posted", 'the left hand still holds', 'free right foot'],
@@ -49,6 +58,25 @@ describe('suggested answers', () => {
     };
     expect(ids(withMove(freed), 'none')).toEqual(['ankle']);
     expect(ids(withMove(freed), { id: 'strip-collar' })).toEqual([]);
+  });
+
+  it('are none where an arm is wanted whose hand holds, where top stands otherwise, or where what they rest on is not held', () => {
+    const underhook = { ...grip('handL'), contacts: ['armL' as const], action: 'underhook' as const };
+    const wanted = {
+      needsHolds: [{ part: 'collar' }],
+      steps: [{ id: 's', text: 'Scoop.', take: [underhook] }],
+    };
+    expect(ids(withMove(wanted), 'none')).toEqual([]);
+    const fits = withMove({ needsHolds: [{ part: 'sleeve' }] });
+    expect(ids(fits, 'none')).toContain('ankle');
+    const at = (changes: object) => ({
+      ...fits,
+      positions: fits.positions.map((position) =>
+        position.id === 'cross' ? { ...position, ...changes } : position,
+      ),
+    });
+    expect(ids(at({ signs: { 'top.stance': 'standing' } }), 'none')).not.toContain('ankle');
+    expect(ids(at({ holds: [{ ...grip('footR'), keep: true }] }), 'none')).not.toContain('ankle');
   });
 
   it('come with where they lead from their own position, the likelier first', () => {

@@ -18,6 +18,7 @@ import { FlipHorizontal2, X } from 'lucide-react';
 import { useState } from 'react';
 import { ApparelToggle } from '../ApparelToggle.tsx';
 import { TakeOut } from '../TakeOut.tsx';
+import { useLayer } from '../useLayer.ts';
 import { BodyPlan, type Limb, type Spot } from './BodyPlan.tsx';
 import styles from './bodyPlan.module.scss';
 import { partsIn, regionAt } from './geometry.ts';
@@ -77,6 +78,10 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
     onChange({ [list]: [...left, hold] });
     setSpot(undefined);
   };
+  useLayer(Boolean(limb || spot), () => {
+    setLimb(undefined);
+    setSpot(undefined);
+  });
   return (
     <div className="holds-plan">
       <div className={styles['plan-bar']} hidden={withoutSwitches}>

@@ -1,4 +1,5 @@
 import {
+  type Contact,
   contactName,
   GRAVITY,
   type ProfileDirection,
@@ -7,31 +8,31 @@ import {
   weakestArc,
 } from '@aftersquall/core';
 import styles from './balance.module.scss';
-import { wayWords } from './balanceState.ts';
+import { arcWords, type BalanceState, wayWords } from './balanceState.ts';
 import { SideView } from './SideView.tsx';
 
 interface Props {
   profile: TippingProfile;
   direction: ProfileDirection;
   pushHeight: number;
+  posts: BalanceState['posts'];
   /** The sweep it was opened from, judged. */
   sweep: { name: string; check: SweepCheck } | undefined;
 }
 
 /** What it takes to send top one way: the pull, the view from the side, what is still free, and the verdict on the sweep. */
-export function BalanceAnswer({ profile, direction, pushHeight, sweep }: Props) {
+export function BalanceAnswer({ profile, direction, pushHeight, posts, sweep }: Props) {
   const arc = weakestArc(profile);
   return (
     <section className={styles['balance-answer']} aria-label="What it takes" aria-live="polite">
       <h2>
-        Towards {wayWords(direction.degrees)} <small className="soft">{direction.degrees}°</small>
+        Towards {wayWords(direction.degrees, posts)} <small className="soft">({direction.degrees}°)</small>
       </h2>
       <p className={arc.has(direction.degrees) ? styles.weakest : ''}>
-        {arc.has(direction.degrees)
-          ? 'This is where top is weakest.'
-          : `Weakest towards ${[...arc].map((d) => `${d}°`).join(', ')}.`}
+        {arc.has(direction.degrees) ? 'This is where top is weakest: ' : 'Top is weaker towards '}
+        {arcWords(arc, posts)}.
       </p>
-      <Push direction={direction} profile={profile} />
+      <Push direction={direction} profile={profile} posts={posts} />
       <SideView profile={profile} direction={direction} pushHeight={pushHeight} />
       {direction.reposts.length > 0 ? (
         <p>
@@ -49,24 +50,31 @@ export function BalanceAnswer({ profile, direction, pushHeight, sweep }: Props) 
         <div className="sweep-verdict">
           <h3>{sweep.name}</h3>
           <p className="mb-1">{sweep.check.verdict}</p>
-          {sweep.check.setup.by.length > 0 && (
-            <p className="soft small mb-0">
-              Taken by holds:{' '}
-              {[...new Set(sweep.check.setup.by.map(({ post }) => contactName(post)))].join(', ')}.
-            </p>
-          )}
+          {sweep.check.setup.by.length > 0 && <p className="soft small mb-0">{heldWords(sweep.check)}</p>}
         </div>
       )}
     </section>
   );
 }
 
+/** What bottom's holds do to top's posts: a hand is taken, a foot cannot step, a knee bears nothing. */
+function heldWords({ setup }: SweepCheck): string {
+  const does = (post: Contact) =>
+    post.startsWith('hand')
+      ? 'cannot be put down'
+      : setup.blocked.some(({ contact }) => contact === post)
+        ? 'bears nothing'
+        : 'stays where it is and cannot step';
+  const posts = [...new Set(setup.by.map(({ post }) => post))];
+  return `By holds: ${posts.map((post) => `top's ${contactName(post)} ${does(post)}`).join('; ')}.`;
+}
+
 /** The push in plain words, with newtons beside. */
-function Push({ direction, profile }: { direction: ProfileDirection; profile: TippingProfile }) {
+function Push({ direction, profile, posts }: Pick<Props, 'direction' | 'profile' | 'posts'>) {
   if (direction.margin < -1e-6) return <p className={styles.big}>Falling that way already.</p>;
   if (direction.margin <= 0) {
     const fall = profile.directions.reduce((a, b) => (b.margin < a.margin ? b : a));
-    return <p className={styles.big}>Falls by itself, towards {wayWords(fall.degrees)}.</p>;
+    return <p className={styles.big}>Falls by itself, towards {wayWords(fall.degrees, posts)}.</p>;
   }
   return (
     <>

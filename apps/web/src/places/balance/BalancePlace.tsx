@@ -48,6 +48,7 @@ export function BalancePlace() {
 
   return (
     <>
+      <title>{`Balance · ${map.name}`}</title>
       <header className="place-bar">
         <h1>Balance</h1>
         <SelectField
@@ -123,6 +124,7 @@ export function BalancePlace() {
           profile={profile}
           direction={direction}
           pushHeight={pushHeight}
+          posts={state.posts}
           sweep={check && { name: move?.name ?? '', check }}
         />
       </div>

@@ -57,7 +57,7 @@ export function StandControls({ state, onChange }: Props) {
         onChange={(build) => onChange({ build })}
       />
       <fieldset className="posts" aria-label="Posts">
-        <legend className="form-label">What top can stand on</legend>
+        <legend className="form-label">Top’s own posts</legend>
         {POSTS.map((contact) => (
           <PostRow
             key={contact}
@@ -97,6 +97,20 @@ function number(
   return undefined;
 }
 
+/** What can become of a post: a held hand cannot be put down, a stuck foot cannot step, a light knee bears nothing. */
+const OF_HAND: [PostState, string][] = [
+  ['blocked', 'held'],
+  ['added', 'posted'],
+];
+const OF_FOOT: [PostState, string][] = [
+  ['blocked', 'lifted'],
+  ['pinned', 'stuck'],
+];
+const OF_KNEE: [PostState, string][] = [
+  ['blocked', 'light'],
+  ['added', 'down'],
+];
+
 function PostRow({
   contact,
   state,
@@ -106,15 +120,15 @@ function PostRow({
   state: PostState;
   onChange: (state: PostState) => void;
 }) {
-  const foot = contact.startsWith('foot');
   const choices: [PostState, string][] = [
     ['free', 'free'],
-    ['blocked', 'taken'],
-    foot ? ['pinned', 'cannot step'] : ['added', 'on the mat'],
+    ...(contact.startsWith('foot') ? OF_FOOT : contact.startsWith('leg') ? OF_KNEE : OF_HAND),
   ];
   return (
     <div className={styles['post-row']}>
-      <span>{contactName(contact)}</span>
+      <span>
+        {contact.startsWith('leg') ? contactName(contact).replace('leg', 'knee') : contactName(contact)}
+      </span>
       <ChoiceToggle<PostState>
         label={contactName(contact)}
         value={state}

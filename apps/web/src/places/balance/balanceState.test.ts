@@ -60,7 +60,7 @@ describe('what is set on the mat', () => {
   });
 
   it('says a direction in words, all the way round', () => {
-    expect([0, 44, 90, 181, 270, 350].map(wayWords)).toEqual([
+    expect([0, 44, 90, 181, 270, 350].map((degrees) => wayWords(degrees))).toEqual([
       "top's front",
       "top's front right",
       "top's right",

@@ -70,9 +70,14 @@ export function stateOfSweep(
     posts,
     shift: setup.shift,
     spread: setup.spread,
-    degrees: move.direction ?? old.degrees,
+    degrees:
+      move.direction ?? weakestDegrees(tippingProfile({ ...setup, stature: old.stature, mass: old.mass })),
   };
 }
+
+/** The direction in which top is weakest: what is looked at where a sweep does not say which way it goes. */
+const weakestDegrees = ({ directions }: TippingProfile): number =>
+  directions.reduce((least, way) => (way.guarded < least.guarded ? way : least)).degrees;
 
 const EVERY = Array.from({ length: 24 }, (_, i) => i * 15);
 
@@ -104,8 +109,34 @@ export function profileOf(state: BalanceState): { profile: TippingProfile; pushH
   return { profile: tippingProfile({ ...input, degrees, forceHeight: pushHeight }), pushHeight };
 }
 
-/** A direction in a coach's words, seen from top: "front right". */
-export function wayWords(degrees: number): string {
-  const names = ['front', 'front right', 'right', 'back right', 'back', 'back left', 'left', 'front left'];
-  return `top's ${names[Math.round(degrees / 45) % 8]}`;
+const WAYS = ['front', 'front right', 'right', 'back right', 'back', 'back left', 'left', 'front left'];
+
+/** A direction in a coach's words, seen from top: "top's front left, over the trapped arm". */
+export function wayWords(degrees: number, posts: BalanceState['posts'] = {}): string {
+  const right = Math.sin((degrees * Math.PI) / 180);
+  const side = right > 0.3 ? 'R' : right < -0.3 ? 'L' : undefined;
+  const gone = (contact: Contact) => posts[contact] === 'blocked';
+  const over = !side
+    ? ''
+    : gone(`leg${side}`)
+      ? ', over the leg that is gone'
+      : gone(`hand${side}`)
+        ? ', over the trapped arm'
+        : '';
+  return `top's ${WAYS[Math.round(degrees / 45) % 8]}${over}`;
+}
+
+/** Neighbouring directions of an arc, 15° apart, as one: in words, then in degrees. */
+export function arcWords(arc: Iterable<number>, posts: BalanceState['posts']): string {
+  const every = new Set([...arc].filter((degrees) => degrees % 15 === 0));
+  if (every.size === 24) return 'every side (0–345°)';
+  const starts = [...every].filter((degrees) => !every.has((degrees + 345) % 360)).sort((a, b) => a - b);
+  return starts
+    .map((start) => {
+      let end = start;
+      while (every.has((end + 15) % 360)) end += 15;
+      const way = wayWords((start + (end - start) / 2) % 360, posts);
+      return `${way} (${start === end ? `${start}°` : `${start}–${end % 360}°`})`;
+    })
+    .join('; ');
 }

@@ -15,6 +15,7 @@ import {
   put,
   reactionName,
   remove,
+  trioSeconds,
 } from '@aftersquall/core';
 import {
   closestCenter,
@@ -168,6 +169,7 @@ function TotalBar({
 }) {
   const scale = Math.max(total, budget, 1);
   const over = total > budget;
+  const trio = trioSeconds(plan);
   return (
     <div className={`${styles.total} ${over ? 'over' : ''}`}>
       <div className={styles['total-bar']} aria-hidden>
@@ -183,6 +185,11 @@ function TotalBar({
       <b>
         {clock(total)} of {clock(budget)}
       </b>
+      {trio > 0 && (
+        <span className="soft">
+          {clock(trio)} of it because {plan.people} is odd: in the trio three take turns
+        </span>
+      )}
       <span>{over ? `${clock(total - budget)} too long` : `${clock(budget - total)} free`}</span>
     </div>
   );

@@ -81,6 +81,7 @@ export function DrillsPlace() {
 
   return (
     <>
+      <title>{open?.shown ? `${open.shown.name} · Drills` : 'Drills'}</title>
       <header className="place-bar">
         <h1>Drills</h1>
         {open?.shown && (

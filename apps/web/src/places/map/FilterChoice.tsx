@@ -2,6 +2,7 @@ import { ListFilter } from 'lucide-react';
 import { useState } from 'react';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
+import { useLayer } from '../../components/useLayer.ts';
 import { useAppSelector } from '../../store/store.ts';
 import styles from './map.module.scss';
 import type { useView } from './useView.ts';
@@ -11,6 +12,7 @@ export function FilterChoice({ filters, set }: Pick<ReturnType<typeof useView>, 
   const rules = useAppSelector(({ settings }) => settings.rules);
   const count = [filters.wear, filters.level, filters.holes, rules].filter(Boolean).length;
   const [open, setOpen] = useState(false);
+  useLayer(open, () => setOpen(false));
   return (
     <div className={styles.filters}>
       <button

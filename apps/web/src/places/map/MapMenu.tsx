@@ -41,7 +41,8 @@ export function MapMenu({ map }: { map: GuardMap }) {
 
   /** A map that is here already comes in beside it, never over it. */
   const bringIn = async (next: GuardMap, from: string) => {
-    const made = await dispatch(createFresh('map', next, taken));
+    const names = maps.map(({ head }) => head.name);
+    const made = await dispatch(createFresh('map', { ...next, name: freshName(next.name, names) }, taken));
     if (made.refusal) setRefused({ file: from, ...made.refusal });
     else navigate(mapAddress(made.id));
   };
@@ -153,6 +154,14 @@ export function MapMenu({ map }: { map: GuardMap }) {
       )}
     </>
   );
+}
+
+/** A name that none of the others has: “Club”, “Club (2)”, “Club (3)”. What is no name is left to be refused. */
+function freshName(name: unknown, others: readonly string[]): string {
+  if (typeof name !== 'string' || !others.includes(name)) return name as string;
+  let count = 2;
+  while (others.includes(`${name} (${count})`)) count++;
+  return `${name} (${count})`.slice(0, 120);
 }
 
 /** Offers a text to the browser as a file to keep. */

@@ -1,4 +1,11 @@
-import { duplicateSystem, freshId, put, remove, SHIPPED_PROFILES, type System } from '@aftersquall/core';
+import {
+  duplicateSystem,
+  type GuardMap,
+  put,
+  remove,
+  SHIPPED_PROFILES,
+  type System,
+} from '@aftersquall/core';
 import { History, Plus, ScrollText } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ButtonGroup, Dropdown } from 'react-bootstrap';
@@ -8,6 +15,7 @@ import { SelectField } from '../../components/fields/SelectField.tsx';
 import { NameDialog } from '../../components/NameDialog.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
+import { useLayer } from '../../components/useLayer.ts';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { newPosition, newReaction } from '../../store/newThings.ts';
 import { changeMap, selectMap } from '../../store/openMap.ts';
@@ -16,6 +24,7 @@ import { useFindings } from '../../workers/useFindings.ts';
 import { useMapWeighing } from '../../workers/useMapWeighing.ts';
 import { boardOf } from './board/boardModel.ts';
 import { boardWorths } from './board/boardWorths.ts';
+import type { Spot } from './board/useSpot.ts';
 import { CurrentsChart } from './chart/CurrentsChart.tsx';
 import { chartGraph } from './chart/chartGraph.ts';
 import { tideOf } from './chart/tide.ts';
@@ -24,18 +33,18 @@ import { FindingsButton } from './FindingsButton.tsx';
 import { MapMenu } from './MapMenu.tsx';
 import styles from './map.module.scss';
 import { Pane } from './Pane.tsx';
-import { positionOf, useSelection } from './selection.ts';
+import { SystemDialog } from './SystemDialog.tsx';
+import { positionOf, type Selection, useSelection } from './selection.ts';
 import { Sheet } from './sheet/Sheet.tsx';
 import { Teaching } from './Teaching.tsx';
 import { type MapPane, shownBy, useView } from './useView.ts';
 
 const AnswerBoard = lazy(async () => ({ default: (await import('./board/AnswerBoard.tsx')).AnswerBoard }));
 
-type Naming = 'position' | 'reaction' | 'system';
-const TITLES: Record<Naming, string> = {
+type Naming = 'position' | 'reaction' | 'system' | 'positions of system';
+const TITLES: Record<'position' | 'reaction', string> = {
   position: 'New position',
   reaction: 'New reaction: what does top do?',
-  system: 'New guard system',
 };
 
 /** The system of a coach: as currents or as an answer board, with what there is to say about it at its sides. */
@@ -47,6 +56,8 @@ export function MapPlace() {
   const [selection, select] = useSelection();
   const { view, pane, spot, filters, set } = useView();
   const [naming, setNaming] = useState<Naming>();
+  // What has just been made is what the next key is for.
+  const [made, setMade] = useState('');
   const { system } = filters;
   const shown = useMemo(() => shownBy(map, filters), [map, filters]);
   const graph = useMemo(() => {
@@ -63,24 +74,20 @@ export function MapPlace() {
 
   useHotkeys('n', () => setNaming('position'), { preventDefault: true, useKey: true });
   useHotkeys('b', () => set({ view: view === 'board' ? undefined : 'board' }), { useKey: true });
-  useHotkeys('esc', () => select(undefined), { enabled: !naming });
+  useLayer(Boolean(pane), () => set({ pane: undefined }));
+  useLayer(Boolean(selection), () => select(undefined));
 
   const create = (name: string) => {
     if (naming === 'position') {
       const position = newPosition(map, name, system || undefined);
       dispatch(changeMap(put('position', position)));
       select({ kind: 'position', id: position.id });
+      setMade(position.id);
     } else if (naming === 'reaction') {
       const reaction = newReaction(map, name);
       dispatch(changeMap(put('reaction', reaction)));
       select({ kind: 'reaction', id: reaction.id });
-    } else {
-      const id = freshId(
-        name,
-        map.systems.map((system) => system.id),
-      );
-      dispatch(changeMap(put('system', { id, name, aliases: [], note: '' })));
-      set({ system: id });
+      setMade(reaction.id);
     }
     setNaming(undefined);
   };
@@ -101,6 +108,7 @@ export function MapPlace() {
 
   return (
     <>
+      <title>{`Map · ${map.name}`}</title>
       <header className="place-bar">
         <MapMenu map={map} />
         <ChoiceToggle
@@ -161,6 +169,9 @@ export function MapPlace() {
             {chosen && (
               <>
                 <Dropdown.Divider />
+                <Dropdown.Item onClick={() => setNaming('positions of system')}>
+                  Positions of “{chosen.name}”…
+                </Dropdown.Item>
                 <Dropdown.Item onClick={copySystem}>Duplicate “{chosen.name}”</Dropdown.Item>
                 <Dropdown.Item onClick={removeSystem}>
                   Remove “{chosen.name}”, not its positions
@@ -204,7 +215,7 @@ export function MapPlace() {
               worths={worths}
               stale={stale}
               system={system || undefined}
-              asked={spot}
+              asked={spot ?? spotOf(map, selection)}
               onSpot={({ row, column }) => set({ cell: `${row}.${column}` }, { replace: true })}
               selected={selection}
               select={select}
@@ -222,12 +233,38 @@ export function MapPlace() {
             />
           )
         )}
-        {selection && <Sheet map={map} selection={selection} select={select} />}
+        {selection && (
+          <Sheet
+            key={selection.id}
+            map={map}
+            selection={selection}
+            select={select}
+            withFocus={made === selection.id}
+          />
+        )}
       </div>
-      {naming && <NameDialog title={TITLES[naming]} onName={create} onHide={() => setNaming(undefined)} />}
+      {(naming === 'position' || naming === 'reaction') && (
+        <NameDialog title={TITLES[naming]} onName={create} onHide={() => setNaming(undefined)} />
+      )}
+      {(naming === 'system' || naming === 'positions of system') && (
+        <SystemDialog
+          map={map}
+          system={naming === 'system' ? undefined : chosen}
+          onDone={(id) => {
+            setNaming(undefined);
+            if (id) set({ system: id });
+          }}
+        />
+      )}
     </>
   );
 }
+
+/** Where the board begins when the address says nothing of it: at what is selected. */
+const spotOf = (map: GuardMap, selection: Selection | undefined): Spot | undefined => {
+  const row = selection?.kind === 'move' ? selection.id : positionOf(map, selection);
+  return row ? { row, column: 'head' } : undefined;
+};
 
 interface SystemProps {
   systems: readonly System[];

@@ -34,6 +34,7 @@ function ChooseClass({ trouble }: { trouble?: string }) {
   const { data: classes, error, refetch } = useListDocumentsQuery({ params: { kind: 'class' } });
   return (
     <main className={styles['mat-choose']}>
+      <title>Mat</title>
       <Link to={classAddress()}>
         <ArrowLeft size={18} aria-hidden /> Drills
       </Link>
@@ -69,6 +70,7 @@ function Running({ plan }: { plan: ClassPlan }) {
   const block = segment && plan.blocks[segment.block];
   return (
     <main className={`${styles.mat} ${segment?.kind ?? 'over'} ${run.running ? '' : styles.paused}`}>
+      <title>{`Mat · ${plan.name}`}</title>
       <header>
         <Link to={classAddress(plan.id)} aria-label="Leave the mat">
           <ArrowLeft size={26} aria-hidden />

@@ -15,6 +15,7 @@ import {
   wordContext,
 } from '@aftersquall/core';
 import { ArrowRight, Link2, Scale, TriangleAlert, Unlink } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { Hazards } from '../../components/Hazards.tsx';
@@ -46,6 +47,19 @@ export function Answers({ map, reading, met, stale, onTake }: Props) {
   const [near] = reading.nearest;
   const context = near ? wordContext(onSide(near)) : ({ leadSide: 'R' } as const);
   const ranks = Object.keys(RANK_WORDS) as Rank[];
+  const allowed = reading.options.filter(({ legal }) => legal);
+  const barred = reading.options.filter(({ legal }) => !legal);
+  const card = (option: ReadOption) => (
+    <AnswerCard
+      key={`${option.from.mirrored}${option.move.id}`}
+      map={map}
+      option={option}
+      met={met}
+      stale={stale}
+      elsewhere={option.from !== near}
+      onTake={onTake}
+    />
+  );
   return (
     <>
       {reading.conflicts.map(({ words }) => (
@@ -73,28 +87,55 @@ export function Answers({ map, reading, met, stale, onTake }: Props) {
       )}
       {reading.apparel?.available === false && <p className="hazard">{reading.apparel.why}.</p>}
       {reading.options.length === 0 && <p>Bottom has no move here yet. Add one in the Map.</p>}
+      {barred.length > 0 && (
+        <Barred barred={barred} allowed={allowed}>
+          {barred.map(card)}
+        </Barred>
+      )}
       {ranks.map((rank) => {
-        const options = reading.options.filter((option) => option.rank === rank);
+        const options = allowed.filter((option) => option.rank === rank);
         return (
           options.length > 0 && (
             <section key={rank} aria-label={RANK_WORDS[rank]}>
               <h3 className={`${styles.rank} ${rank}`}>{RANK_WORDS[rank]}</h3>
-              {options.map((option) => (
-                <AnswerCard
-                  key={`${option.from.mirrored}${option.move.id}`}
-                  map={map}
-                  option={option}
-                  met={met}
-                  stale={stale}
-                  elsewhere={option.from !== near}
-                  onTake={onTake}
-                />
-              ))}
+              {options.map(card)}
             </section>
           )
         );
       })}
     </>
+  );
+}
+
+/** What the rules bar, folded away with the reason, and what stands in its place. */
+function Barred({
+  barred,
+  allowed,
+  children,
+}: {
+  barred: readonly ReadOption[];
+  allowed: readonly ReadOption[];
+  children: ReactNode;
+}) {
+  const instead = allowed[0];
+  const wouldBeReady = barred.some(({ rank }) => rank === 'ready') && instead?.rank !== 'ready';
+  return (
+    <details className={styles['barred-fold']}>
+      <summary>
+        {barred.length === 1 ? 'One answer is' : `${barred.length} answers are`} barred here:{' '}
+        {barred.map(({ move }) => move.name).join(', ')}.
+        {wouldBeReady && instead && (
+          <>
+            {' '}
+            Nearest allowed: <b>{instead.move.name}</b>.
+          </>
+        )}
+        <span className="hazard d-block small">
+          {[...new Set(barred.map(({ legalWhy }) => legalWhy))].join('; ')}.
+        </span>
+      </summary>
+      {children}
+    </details>
   );
 }
 
@@ -160,6 +201,14 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
           <>
             <dt>Keep</dt>
             <dd>{say(option.keeps)}</dd>
+          </>
+        )}
+        {option.joined.length > 0 && (
+          <>
+            <dt>
+              <Link2 size={13} aria-hidden /> Join
+            </dt>
+            <dd>{say(option.joined)}</dd>
           </>
         )}
         {option.takes.length > 0 && (

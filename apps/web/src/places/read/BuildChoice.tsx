@@ -1,7 +1,9 @@
 import { BUILD_VALUES, type Builds } from '@aftersquall/core';
 import { Ruler } from 'lucide-react';
 import { useState } from 'react';
+import { Explained } from '../../components/Explained.tsx';
 import { SelectField, wordChoices } from '../../components/fields/SelectField.tsx';
+import { useLayer } from '../../components/useLayer.ts';
 import { setBuilds } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import styles from './read.module.scss';
@@ -16,6 +18,7 @@ export function BuildChoice() {
   const dispatch = useAppDispatch();
   const builds = useAppSelector(({ settings }) => settings.builds);
   const [open, setOpen] = useState(false);
+  useLayer(open, () => setOpen(false));
   const count = WHO.reduce((sum, [who]) => sum + Object.keys(builds[who] ?? {}).length, 0);
   const set = (who: 'own' | 'partner', about: keyof typeof BUILD_VALUES, value: string) => {
     const { [about]: _, ...others } = builds[who] ?? {};
@@ -34,6 +37,7 @@ export function BuildChoice() {
       </button>
       {open && (
         <div className={styles['build-box']} role="group" aria-label="Builds">
+          <Explained term="builds" />
           {WHO.map(([who, name]) => (
             <div key={who}>
               <div className="label-small">{name}</div>

@@ -1,6 +1,7 @@
 import { differences, type GuardMap, type Moment, type Nearest, PositionSchema } from '@aftersquall/core';
 import { ArrowRight, Plus } from 'lucide-react';
 import { HoldsPlan } from '../../components/bodyPlan/HoldsPlan.tsx';
+import { Explained } from '../../components/Explained.tsx';
 import styles from './read.module.scss';
 
 interface Props {
@@ -28,6 +29,7 @@ export function MomentEditor({ moment, nearest, map, onChange, onGo, onKeep }: P
       {map.positions.length > 0 && (
         <section aria-label="Nearest positions" className={styles.nearest}>
           <h3>Most like</h3>
+          {nearest.some(({ lacking }) => lacking.length > 0) && <Explained term="rests" />}
           {nearest.slice(0, 3).map((near) => (
             <NearestCard
               key={`${near.position.id} ${near.mirrored}`}
@@ -56,6 +58,12 @@ function NearestCard({ near, moment, onGo }: { near: Nearest; moment: Moment; on
         {near.mirrored && ' (other side)'} <ArrowRight size={14} aria-hidden />
       </button>
       <b>{Math.round(near.similarity * 100)} %</b>
+      {near.lacking.length > 0 && (
+        <p className="small mb-0">
+          {near.lacking.length === 1 ? 'One hold' : `${near.lacking.length} holds`} away: it rests on what is
+          not there.
+        </p>
+      )}
       {list.length > 0 && (
         <ul className="small mb-0">
           {list.slice(0, 4).map(({ what, words }) => (

@@ -1,10 +1,10 @@
-import { type GuardMap, type Position, wordContext } from '@aftersquall/core';
+import { allNames, type GuardMap, type Position, wordContext } from '@aftersquall/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { matchSorter } from 'match-sorter';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import { searchNames } from '../../components/searchNames.ts';
 import styles from './read.module.scss';
 
 interface Props {
@@ -39,12 +39,7 @@ export function PositionPicker({ map, chosen, onChoose }: Props) {
       </>
     );
   const few = map.positions.length <= FEW;
-  const found = typed.trim()
-    ? matchSorter(map.positions, typed.trim(), {
-        keys: ['name', 'aliases'],
-        threshold: matchSorter.rankings.CONTAINS,
-      })
-    : [];
+  const found = searchNames(map.positions, typed, allNames);
   const button = (position: Position) => (
     <PositionButton
       key={position.id}

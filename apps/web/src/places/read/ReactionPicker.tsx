@@ -1,8 +1,10 @@
 import {
   type GuardMap,
+  holdsWorn,
   holdWords,
   indexMap,
   type Moment,
+  type Nearest,
   type Position,
   type ReactionRef,
   reactionKey,
@@ -11,6 +13,7 @@ import {
   wordContext,
 } from '@aftersquall/core';
 import { useState } from 'react';
+import { useAppSelector } from '../../store/store.ts';
 import styles from './read.module.scss';
 
 interface Props {
@@ -20,17 +23,27 @@ interface Props {
   met: string;
   /** What is held and seen, where it is not the position's own. */
   moment?: Moment | undefined;
+  /** The other positions that a moment may be, the likeliest first: what top does there comes next. */
+  like?: readonly Nearest[];
   onChoose: (reaction: string) => void;
 }
 
 /** What top does here, the reactions this position expects first; the rest of the catalogue is one tap away. */
-export function ReactionPicker({ map, position, mirrored, met, moment, onChoose }: Props) {
+export function ReactionPicker({ map, position, mirrored, met, moment, like = [], onChoose }: Props) {
+  const apparel = useAppSelector(({ settings }) => settings.apparel);
   const [all, setAll] = useState(false);
   const index = indexMap(map);
   const here = sided('position', position, mirrored);
   const context = wordContext(here);
   const listed = new Map<string, ReactionRef>();
-  for (const look of here.looks) for (const ref of look.reactions) listed.set(reactionKey(ref), ref);
+  const places = [here, ...like.map((near) => sided('position', near.position, near.mirrored))];
+  for (const { looks } of places)
+    for (const look of looks) for (const ref of look.reactions) listed.set(reactionKey(ref), ref);
+  const held = moment ?? {
+    holds: holdsWorn(here.holds, apparel),
+    topHolds: holdsWorn(here.topHolds, apparel),
+    signs: here.signs,
+  };
   const listedIds = new Set([...listed.values()].map(({ id }) => id));
   const others: ReactionRef[] = map.reactions
     .filter(({ id }) => !listedIds.has(id))
@@ -67,18 +80,18 @@ export function ReactionPicker({ map, position, mirrored, met, moment, onChoose 
         </p>
       )}
       <ul className="list-unstyled held">
-        {(moment ?? here).holds.map((hold) => (
+        {held.holds.map((hold) => (
           <li key={hold.id} className="own-mark">
             {holdWords(hold, context)}
           </li>
         ))}
-        {(moment ?? here).topHolds.map((hold) => (
+        {held.topHolds.map((hold) => (
           <li key={hold.id} className="top-mark">
             top: {holdWords(hold, context, 'top')}
           </li>
         ))}
       </ul>
-      <p className="soft small">{signsWords((moment ?? here).signs).join(' · ')}</p>
+      <p className="soft small">{signsWords(held.signs).join(' · ')}</p>
       {[...listed.values()].map(button)}
       <button
         type="button"

@@ -25,6 +25,7 @@ import { reactionOf } from '../../components/fields/landingChoices.ts';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
+import { useLayer } from '../../components/useLayer.ts';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { newPosition } from '../../store/newThings.ts';
 import { changeMap, selectMap } from '../../store/openMap.ts';
@@ -76,7 +77,11 @@ export function ReadPlace() {
   };
   useHotkeys('f', flip, { useKey: true });
   useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }), { useKey: true });
-  useHotkeys('esc', () => set({ at: '', met: '', side: '', ended: '', trail: '', by: '' }));
+  // One step back at a time: what top did, then where we are.
+  useLayer(true, () => {
+    if (met || asTop) set({ met: '', as: undefined });
+    else set({ at: '', side: '', ended: '', trail: '', by: '' });
+  });
 
   const request = useMemo(
     (): ReadRequest => ({
@@ -101,6 +106,7 @@ export function ReadPlace() {
 
   /** The nearest position stands in for the moment where words and pickers need one. */
   const near = reading?.nearest[0];
+  const answering = reading?.answering ?? [];
   const here = position ?? near?.position;
   const hereMirrored = position ? mirrored : Boolean(near?.mirrored);
 
@@ -140,6 +146,7 @@ export function ReadPlace() {
 
   return (
     <>
+      <title>{`Read · ${map.name}`}</title>
       <header className="place-bar">
         <h1>Read</h1>
         <ChoiceToggle
@@ -222,6 +229,7 @@ export function ReadPlace() {
               mirrored={hereMirrored}
               met={met}
               moment={byHolds ? moment : undefined}
+              like={byHolds ? answering : []}
               onChoose={(value) => set({ met: value, as: undefined })}
             />
           ) : (

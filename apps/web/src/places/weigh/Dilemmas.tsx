@@ -11,7 +11,7 @@ import {
 } from '@aftersquall/core';
 import { useMemo } from 'react';
 import { MoveHazards } from './MoveHazards.tsx';
-import { oddsWords } from './planWords.ts';
+import { mixWords } from './planWords.ts';
 import styles from './weigh.module.scss';
 
 /** So many are listed. */
@@ -57,7 +57,10 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
   const { position, timing, moves, reactions, over, visits, planned } = dilemma;
   const index = indexMap(map);
   const name = (id: string) => index.move.get(id)?.name ?? id;
-  const odds = oddsWords(moves.map(({ share }) => share));
+  const mix = mixWords(
+    moves.map(({ what }) => name(what)),
+    moves.map(({ share }) => share),
+  );
   const { same, parts } = partingOf(
     map,
     moves.map(({ what }) => what),
@@ -68,7 +71,7 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
       <b>{signedPoints(over)}</b>
       <span>
         <b>{joinWords(moves.map(({ what }) => name(what)))}</b>
-        {timing === 'seen' ? ', by what is felt' : odds && `, ${odds}`}
+        {timing === 'seen' ? ', by what is felt' : mix && `: ${mix}`}
         {planned && <span className="chip on ms-2">the plan</span>}
       </span>
       <small className="soft">

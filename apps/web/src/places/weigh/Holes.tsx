@@ -14,6 +14,7 @@ import {
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
+import { Explained } from '../../components/Explained.tsx';
 import { useExactHoles } from '../../workers/weighQuestions.ts';
 import { exchangeName } from './exchangeName.ts';
 import type { InsightView } from './insightViews.ts';
@@ -52,6 +53,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
   return (
     <>
       <h2 className="mt-3">Holes by what they cost</h2>
+      {holes.length > 0 && <Explained term="hole" />}
       {holes.length === 0 && <p>No hole under these rules.</p>}
       {costly.length > 0 && !exact && (
         <progress

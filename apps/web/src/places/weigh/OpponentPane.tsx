@@ -1,4 +1,13 @@
-import { freshId, type GuardMap, indexMap, put, remove, type Weighing, type WhatIf } from '@aftersquall/core';
+import {
+  freshId,
+  type GuardMap,
+  indexMap,
+  put,
+  remove,
+  trustOffered,
+  type Weighing,
+  type WhatIf,
+} from '@aftersquall/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { SelectField } from '../../components/fields/SelectField.tsx';
@@ -38,6 +47,7 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
     change({ opponent: id, trust: whatIf.trust ?? 0.5 });
     setNaming(false);
   };
+  const offered = trustOffered(opponent?.tendencies ?? []);
   const studied = new Set(opponent?.tendencies.map(({ position: id }) => id));
   return (
     <>
@@ -98,6 +108,14 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
                 say={(value) => `${Math.round(value * 100)} %`}
                 onChange={(trust) => change({ trust })}
               />
+              {offered !== undefined && (
+                <p className="small mb-1">
+                  By how often it was seen, {Math.round(offered * 100)} % is enough trust.{' '}
+                  <button type="button" className="chip" onClick={() => change({ trust: offered })}>
+                    take that
+                  </button>
+                </p>
+              )}
               <TradeChart weighing={weighing} trust={whatIf.trust ?? 0} />
             </>
           )}

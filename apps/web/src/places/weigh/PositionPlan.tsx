@@ -6,12 +6,13 @@ import {
   reactionKey,
   reactionName,
   type Weighing,
+  worthReason,
 } from '@aftersquall/core';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { MoveHazards } from './MoveHazards.tsx';
-import { planWords } from './planWords.ts';
+import { planWords, reasonWords } from './planWords.ts';
 import styles from './weigh.module.scss';
 
 interface Props {
@@ -51,6 +52,7 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
         up {value.visits.toFixed(2)} times a round.
         {value.best === undefined && ' Waiting is the best there is.'}
       </p>
+      <Why map={map} value={value} />
       {beside && <Beside map={map} name={beside.name} weighing={beside.weighing} at={at} />}
       {endless && (
         <p className="hazard">
@@ -131,6 +133,24 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
         </article>
       ))}
     </section>
+  );
+}
+
+/** The figure asked why: the exchange that makes it, and the way to it. */
+function Why({ map, value }: { map: GuardMap; value: Weighing['positions'][number] }) {
+  const reason = worthReason(value);
+  if (!reason) return null;
+  const { exchange, move } = reason;
+  return (
+    <details className="small mb-2">
+      <summary>Why {pointsText(value.value)}?</summary>
+      <p className="mb-0">
+        {reasonWords(map, reason)}{' '}
+        <Link to={`${mapAddress(map.id)}?sel=${exchange ? `exchange.${exchange}` : `move.${move}`}`}>
+          to it
+        </Link>
+      </p>
+    </details>
   );
 }
 

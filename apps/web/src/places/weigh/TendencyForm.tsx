@@ -43,25 +43,31 @@ interface LookProps {
   look: Look;
 }
 
+/** A share as it was typed: a count where it was counted, else per cent. */
+const asTyped = (share: number, seen: number | undefined): number =>
+  seen ? Math.round(share * seen) : Math.round(share * 1000) / 10;
+
 function LookForm({ map, opponent, position, look }: LookProps) {
   const dispatch = useAppDispatch();
   const tendency = opponent.tendencies.find((one) => one.position === position && one.look === look.id);
-  const [unit, setUnit] = useState<Unit>('per cent');
+  const [unit, setUnit] = useState<Unit>(tendency?.seen ? 'counts' : 'per cent');
   const [entries, setEntries] = useState<Entry[]>(() =>
     look.reactions.map((ref) => {
       const share = tendency?.reactions.find((one) => reactionKey(one) === reactionKey(ref))?.share;
-      return { ref, text: share === undefined ? '' : String(Math.round(share * 1000) / 10) };
+      return { ref, text: share === undefined ? '' : String(asTyped(share, tendency?.seen)) };
     }),
   );
   const read = sharesOf(entries, unit);
-  const keep = (reactions: Tendency['reactions'] | undefined) => {
+  const keep = (reactions: Tendency['reactions'] | undefined, seen?: number) => {
     const others = opponent.tendencies.filter((one) => one.position !== position || one.look !== look.id);
-    const tendencies = reactions ? [...others, { position, look: look.id, reactions }] : others;
+    const tendencies = reactions
+      ? [...others, { position, look: look.id, ...(seen && { seen }), reactions }]
+      : others;
     dispatch(changeMap(edit('opponent', opponent, { ...opponent, tendencies })));
   };
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (read.shares) keep(read.shares);
+    if (read.shares) keep(read.shares, read.seen);
   };
   return (
     <form className={styles.tendency} onSubmit={submit} aria-label={look.name}>

@@ -1,4 +1,5 @@
 import { pointsText, signedPoints, type Weighing } from '@aftersquall/core';
+import { Explained } from '../../components/Explained.tsx';
 import styles from './weigh.module.scss';
 
 interface Props {
@@ -32,6 +33,7 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
         <b>{pointsText(weighing.entry)}</b> points a round
         <span className="soft"> as mapped, {pointsText(weighing.entryIfAnswered)} if answered</span>
       </p>
+      {weighing.entryIfAnswered - weighing.entry > SAME && <Explained term="answered" />}
       {beside && (
         <p className="beside" role="note">
           <b>{signedPoints(weighing.entry - beside.weighing.entry)}</b> on “{beside.name}”, worth{' '}

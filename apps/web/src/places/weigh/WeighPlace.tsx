@@ -53,6 +53,7 @@ export function WeighPlace() {
 
   return (
     <>
+      <title>{`Weigh · ${map.name}`}</title>
       <header className="place-bar">
         <h1>Weigh</h1>
         <ChoiceToggle

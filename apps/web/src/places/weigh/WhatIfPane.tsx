@@ -77,7 +77,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
           label="Take away"
           value=""
           choices={choices}
-          onChange={(choice) => change(withoutTaken(whatIf, choice))}
+          onChange={(choice) => change(withoutTaken(map, whatIf, choice))}
         />
         <ul className={`list-unstyled ${styles.taken}`} aria-label="Taken away">
           {takenAway(map, whatIf).map(({ key, name, back }) => (

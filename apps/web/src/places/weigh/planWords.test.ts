@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parseMapFile, pointsText, solveMap } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { oddsWords, planWords } from './planWords.ts';
+import { mixWords, planWords, reasonWords } from './planWords.ts';
 
 const map = parseMapFile(
   readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
@@ -9,10 +9,10 @@ const map = parseMapFile(
 
 describe('a plan in words', () => {
   it('says small whole odds where they fit, and percentages where they do not', () => {
-    expect(oddsWords([0.5, 0.5])).toBe('evenly');
-    expect(oddsWords([0.66, 0.34])).toBe('two to one');
-    expect(oddsWords([0.97, 0.03])).toBe('97 % to 3 %');
-    expect(oddsWords([1])).toBe('');
+    expect(mixWords(['A', 'B'], [0.5, 0.5])).toBe('equally often');
+    expect(mixWords(['A', 'B'], [0.66, 0.34])).toBe('“A” twice, “B” once');
+    expect(mixWords(['A', 'B'], [0.97, 0.03])).toBe('“A” 97 %, “B” 3 %');
+    expect(mixWords(['A'], [1])).toBe('');
   });
 
   it('names the moves, what top does about them and what that leaves', () => {
@@ -24,6 +24,17 @@ describe('a plan in words', () => {
     );
     expect(words).toContain('Top does best when top');
     expect(words).toContain(`That leaves ${pointsText(plan.value)} points.`);
+  });
+
+  it('says why a position is worth what it is, down to the exchange that makes it', () => {
+    const exchange = map.exchanges.find(({ reaction, otherwise }) => reaction !== 'none' && !otherwise)!;
+    const { move, reaction, id } = exchange;
+    const words = reasonWords(map, { move, reaction, exchange: id, payoff: -2.45 });
+    expect(words).toContain(`${Math.round(exchange.chance * 100)} % to `);
+    expect(words).toContain('else where it began; worth −2.45.');
+    expect(reasonWords(map, { move, reaction, exchange: undefined, payoff: 0 })).toContain(
+      'the map has no answer there',
+    );
   });
 
   it('speaks of habits where they are known', () => {

@@ -3,25 +3,26 @@ import {
   indexMap,
   joinWords,
   type LookPlan,
+  landingWords,
   pointsText,
   reactionName,
+  type WorthReason,
 } from '@aftersquall/core';
 
-const WORDS = ['none', 'one', 'two', 'three', 'four', 'five'];
+const TIMES = ['never', 'once', 'twice', 'three times', 'four times', 'five times'];
 
-/** "three to one", "two to one", "evenly", or percentages where no small whole numbers fit. */
-export function oddsWords(shares: readonly number[]): string {
+/** How often each is shown: "“A” three times, “B” once", "equally often", or percentages where no small numbers fit. */
+export function mixWords(names: readonly string[], shares: readonly number[]): string {
   if (shares.length < 2) return '';
   const least = Math.min(...shares);
   const ratios = shares.map((share) => share / least);
   const whole = ratios.map(Math.round);
-  if (
-    whole.every((n) => n <= 5) &&
-    ratios.every((ratio, i) => Math.abs(ratio - whole[i]!) < 0.15 * whole[i]!)
-  ) {
-    return whole.every((n) => n === 1) ? 'evenly' : whole.map((n) => WORDS[n]).join(' to ');
-  }
-  return shares.map((share) => `${Math.round(share * 100)} %`).join(' to ');
+  const fit =
+    whole.every((n) => n <= 5) && ratios.every((ratio, i) => Math.abs(ratio - whole[i]!) < 0.15 * whole[i]!);
+  if (fit && whole.every((n) => n === 1)) return 'equally often';
+  return names
+    .map((name, i) => `“${name}” ${fit ? TIMES[whole[i]!] : `${Math.round(shares[i]! * 100)} %`}`)
+    .join(', ');
 }
 
 /** Whether something else is expected of top than what it would do best. */
@@ -56,6 +57,23 @@ export function planWords(map: GuardMap, plan: LookPlan): string {
   if (!first) return leaves;
   if (others.length === 0) return `Go for ${move(first.what)}. ${top} ${leaves}`;
   const shown = joinWords(plan.moves.map(({ what }) => move(what)));
-  const shares = oddsWords(plan.moves.map(({ share }) => share));
-  return `Show ${shown} from the same look, ${shares}: whatever answers the one gives you the other. ${top} ${leaves}`;
+  const mix = mixWords(
+    plan.moves.map(({ what }) => index.move.get(what)?.name ?? what),
+    plan.moves.map(({ share }) => share),
+  );
+  return `Show ${shown} from the same look, ${mix}: whatever answers the one gives you the other. ${top} ${leaves}`;
+}
+
+/** Why a position is worth what it is, down to one exchange or to the hole that stands in its place. */
+export function reasonWords(map: GuardMap, { move, reaction, exchange, payoff }: WorthReason): string {
+  const index = indexMap(map);
+  const met =
+    reaction === 'none'
+      ? 'when top is late'
+      : `when top ${reactionName(map, reaction).replace(/^./, (first) => first.toLowerCase())}`;
+  const what = `It comes down to “${index.move.get(move)?.name ?? move}” ${met}`;
+  const known = exchange === undefined ? undefined : index.exchange.get(exchange);
+  if (!known) return `${what}: the map has no answer there, so it counts as failing, ${pointsText(payoff)}.`;
+  const fails = known.otherwise ? landingWords(map, known.otherwise) : 'where it began';
+  return `${what}: ${Math.round(known.chance * 100)} % to ${landingWords(map, known.to)}, else ${fails}; worth ${pointsText(payoff)}.`;
 }

@@ -1,3 +1,4 @@
+import { trustOffered } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
 import { type Entry, sharesOf, type Unit } from './sharesOf.ts';
 
@@ -6,11 +7,23 @@ const read = (unit: Unit, ...texts: string[]) =>
     texts.map((text, i): Entry => ({ ref: { id: `r${i}`, ...(i === 1 && { mirrored: true }) }, text })),
     unit,
   );
+const tendency = (seen: number | undefined) => ({
+  position: 'p',
+  look: 'l',
+  reactions: [],
+  ...(seen && { seen }),
+});
 const numbers = (shares: { share: number }[] | undefined) => shares?.map(({ share }) => share);
 
 describe('what is typed about an opponent', () => {
   it('counts are shares of all that was seen', () => {
     expect(numbers(read('counts', '3', '1', '').shares)).toEqual([0.75, 0.25, 0]);
+    // Counts stay counts: 2 of 10 is not 20 of 100.
+    expect(read('counts', '2', '8')).toMatchObject({ seen: 10 });
+    expect(read('per cent', '20', '80').seen).toBeUndefined();
+    expect(trustOffered([tendency(10), tendency(100)])).toBe(0.5);
+    expect(trustOffered([tendency(100)])).toBeCloseTo(0.909, 3);
+    expect(trustOffered([tendency(undefined)])).toBeUndefined();
     expect(read('counts', '3', '1').shares![1]).toEqual({ id: 'r1', mirrored: true, share: 0.25 });
   });
 

@@ -10,6 +10,8 @@ export type Unit = 'per cent' | 'counts';
 export interface Shares {
   /** What can be kept. */
   shares?: Tendency['reactions'];
+  /** How many times in all, where it was counted. */
+  seen?: number;
   /** What is wrong, and how to mend it. */
   trouble?: string;
   /** The same numbers taken for the whole, where they do not add up. */
@@ -26,7 +28,8 @@ export function sharesOf(entries: readonly Entry[], unit: Unit): Shares {
   const sum = numbers.reduce((total, number) => total + number, 0);
   if (sum === 0) return {};
   const shares = entries.map(({ ref }, i) => ({ ...ref, share: numbers[i]! / sum }));
-  if (unit === 'counts' || Math.abs(sum - 100) <= ROUNDING) return { shares };
+  if (unit === 'counts') return { shares, seen: Math.round(sum) };
+  if (Math.abs(sum - 100) <= ROUNDING) return { shares };
   const off = Math.round(Math.abs(sum - 100) * 10) / 10;
   return {
     trouble: `These add up to ${Math.round(sum * 10) / 10} %: ${off} % too ${sum > 100 ? 'much' : 'little'}.`,

@@ -1,5 +1,5 @@
 import { batch, type GuardMap, put, remove } from '@aftersquall/core';
-import { type KeyboardEvent, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { newMove, newPosition } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
@@ -60,6 +60,8 @@ export function AnswerBoard(props: Props) {
     editingCell: editing?.at === 'cell',
   });
   const focusBoard = () => scroller.current?.focus({ preventScroll: true });
+  // Whoever opens the board wants its keys.
+  useEffect(focusBoard, []);
 
   const thingAt = (at: BoardRow | undefined, column: BoardColumn | undefined): Selection | undefined => {
     if (!at) return undefined;

@@ -3,7 +3,7 @@ import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from '
 import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
-import { answerText, nameAt, proposals, readAnswer } from './answerText.ts';
+import { answerText, nameAt, type Proposal, proposals, readAnswer } from './answerText.ts';
 import styles from './board.module.scss';
 import type { BoardCell, BoardColumn, BoardRow } from './boardModel.ts';
 
@@ -43,11 +43,10 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
   const token = nameAt(value, caret);
   const list = useMemo(
     () =>
-      token && !(exchange && value === answerText(map, exchange))
-        ? proposals(map, token.typed).slice(0, MOST)
-        : [],
+      token && !(exchange && value === answerText(map, exchange)) ? withinReach(proposals(map, token)) : [],
     [map, token, exchange, value],
   );
+  const meant = useMemo(() => (value.trim() === '' ? undefined : readAnswer(map, value)), [map, value]);
   const help = useMemo(
     () =>
       cell.kind === 'answer'
@@ -60,11 +59,12 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
 
   const insert = (word: string) => {
     if (!token) return;
-    const next = `${value.slice(0, token.from)}${token.mirrored ? '~' : ''}${word} ${value.slice(caret)}`;
+    const sided = token.mirrored ? word.replace(/^(new )?/, '$1~') : word;
+    const next = `${value.slice(0, token.from)}${sided} ${value.slice(caret)}`;
     setValue(next);
     setChosen(-1);
     setTrouble('');
-    const at = token.from + word.length + (token.mirrored ? 2 : 1);
+    const at = token.from + sided.length + 1;
     setCaret(at);
     pendingCaret.current = at;
   };
@@ -129,7 +129,13 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
         onClick={follow}
         onBlur={() => commit('stay')}
       />
-      <div id="cell-editor-help">{trouble && <div className="invalid-feedback d-block">{trouble}</div>}</div>
+      <div id="cell-editor-help" aria-live="polite">
+        {trouble ? (
+          <div className="invalid-feedback d-block">{trouble}</div>
+        ) : (
+          meant && <Meant meant={meant} />
+        )}
+      </div>
       {list.length > 0 && (
         <ChoiceList
           id="cell-editor-list"
@@ -156,6 +162,27 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
             </button>
           ))}
         </div>
+      )}
+    </div>
+  );
+}
+
+/** The first proposals, and the position yet to be made, which stands last. */
+const withinReach = (all: readonly Proposal[]): Proposal[] =>
+  all.length <= MOST ? [...all] : [...all.slice(0, MOST - 1), all.at(-1)!];
+
+/** What the text becomes when it is kept as it stands, or why it would not be. */
+function Meant({ meant }: { meant: ReturnType<typeof readAnswer> }) {
+  if ('trouble' in meant) return <div className={`${styles.meant} soft`}>{meant.trouble}</div>;
+  const { answer, to, otherwise } = meant;
+  return (
+    <div className={styles.meant}>
+      → <b>{to}</b>
+      {answer.chance !== undefined && ` ${Math.round(answer.chance * 1e4) / 100} %`}
+      {otherwise && (
+        <>
+          , else <b>{otherwise}</b>
+        </>
       )}
     </div>
   );

@@ -1,5 +1,6 @@
 import {
   type Answer,
+  allNames,
   callName,
   type Exchange,
   type GuardMap,
@@ -14,7 +15,7 @@ import {
   parseAnswer,
   quoteName,
 } from '@aftersquall/core';
-import { matchSorter } from 'match-sorter';
+import { searchNames } from '../../../components/searchNames.ts';
 
 /** An answer as it is typed into a cell: "two on one 70% else knee-line 8s". */
 export function answerText(map: GuardMap, exchange: Exchange): string {
@@ -42,85 +43,163 @@ export interface Proposal {
   landing: LandingChoice;
 }
 
-const TOKEN = /(^|\belse\s+)(~?)("(?:[^"\\]|\\.)*"?|[^"%]*?)$/i;
+const TOKEN = /(^|\belse\s+)(new\s+)?(~?)("(?:[^"\\]|\\.)*"?|[^"%]*?)$/i;
 
-/** The name being typed at the caret: where it begins, and what there is of it. Undefined after a chance. */
-export function nameAt(
-  text: string,
-  caret: number,
-): { from: number; typed: string; mirrored: boolean } | undefined {
-  const before = text.slice(0, caret);
-  const found = TOKEN.exec(before);
-  if (!found) return undefined;
-  const [, lead = '', tilde = '', typed = ''] = found;
-  if (/\s\d[\d.,]*\s*$/.test(typed)) return undefined;
-  return { from: found.index + lead.length, typed: typed.replaceAll('"', ''), mirrored: tilde === '~' };
+interface TypedName {
+  /** Where it begins in the text, `new` and `~` included. */
+  from: number;
+  typed: string;
+  mirrored: boolean;
+  fresh: boolean;
 }
 
-const outcomes = OUTCOMES.map((outcome) => ({
-  id: outcome as string,
+/** The name being typed at the caret. Undefined after a chance. */
+export function nameAt(text: string, caret: number): TypedName | undefined {
+  const found = TOKEN.exec(text.slice(0, caret));
+  if (!found) return undefined;
+  const [, lead = '', fresh = '', tilde = '', typed = ''] = found;
+  if (/\s\d[\d.,]*\s*$/.test(typed)) return undefined;
+  return {
+    from: found.index + lead.length,
+    typed: typed.replaceAll('"', ''),
+    mirrored: tilde === '~',
+    fresh: fresh !== '',
+  };
+}
+
+interface Place extends Proposal {
+  names: string[];
+}
+
+const outcomes: Place[] = OUTCOMES.map((outcome) => ({
+  names: [OUTCOME_WORDS[outcome], outcome],
   name: OUTCOME_WORDS[outcome],
-  aliases: [] as string[],
-  word: outcome as string,
+  word: outcome,
   what: 'outcome',
-  landing: { outcome } as LandingChoice,
+  landing: { outcome },
 }));
 
-/** Positions and outcomes that a name may mean, the likeliest first; last, a position of that name yet to be made. */
-export function proposals(map: GuardMap, typed: string): Proposal[] {
-  const positions = map.positions.map((position) => ({
-    id: position.id,
+const positionsOf = (map: GuardMap): Place[] =>
+  map.positions.map((position) => ({
+    names: [...allNames(position), position.id],
     name: position.name,
-    aliases: position.aliases,
     word: quoteName(callName(position, map.positions), false, isOutcomeWord(position.name)),
     what: 'position',
-    landing: { position: position.id } as LandingChoice,
+    landing: { position: position.id },
   }));
-  const name = typed.trim();
-  if (name === '') return [...outcomes, ...positions];
-  const found = matchSorter([...positions, ...outcomes], name, {
-    keys: ['name', 'aliases', 'id'],
-    threshold: matchSorter.rankings.CONTAINS,
-  });
-  const exact = found.some((thing) =>
-    [thing.id, thing.name, ...thing.aliases].some((other) => other.toLowerCase() === name.toLowerCase()),
-  );
-  const proposed = found.map(({ id: _, aliases: __, ...proposal }): Proposal => proposal);
-  return exact
-    ? proposed
-    : [...proposed, { word: `"${name}"`, name, what: 'new position', landing: { newPosition: name } }];
+
+/** What a name may mean and, first of all, what it does mean; undefined where it means nothing, or nothing clear. */
+interface Meaning {
+  proposals: Proposal[];
+  meant: Proposal | undefined;
 }
 
-/** What a name means where an answer leads: the first of what is proposed for it. */
-function landingFor(map: GuardMap, { text, mirrored, quoted }: Named): LandingChoice {
-  const side = mirrored ? { mirrored: true } : {};
-  const landing = quoted ? exactly(map, text) : proposals(map, text)[0]?.landing;
-  if (!landing) return { newPosition: text, ...side };
-  return 'outcome' in landing ? landing : { ...landing, ...side };
+/**
+ * Positions and outcomes that a name may mean: those of just that name first, then positions of which it begins a name,
+ * then positions and then outcomes that have its words. What only has its words is meant where no other position (or,
+ * without one, no other outcome) does.
+ */
+function meaningOf(map: GuardMap, typed: string): Meaning {
+  const name = typed.trim();
+  const positions = positionsOf(map);
+  if (name === '') return { proposals: [...outcomes, ...positions].map(bare), meant: undefined };
+  const exact = [...positions, ...outcomes].filter(({ names }) =>
+    names.some((other) => sameName(other, name)),
+  );
+  const worded = [positions, outcomes].flatMap((places) => searchNames(places, name, ({ names }) => names));
+  const begun = worded.filter(
+    ({ names, what }) =>
+      what === 'position' && names.some((other) => other.toLowerCase().startsWith(name.toLowerCase())),
+  );
+  const found = [...new Set([...exact, ...begun, ...worded])];
+  const likely = worded.filter(({ what }) => what === (worded[0]?.what ?? ''));
+  const meant = exact[0] ?? begun[0] ?? (likely.length === 1 ? likely[0] : undefined);
+  const proposed = found.map(bare);
+  return {
+    proposals: exact.length > 0 ? proposed : [...proposed, newPositionOf(name)],
+    meant: meant && bare(meant),
+  };
+}
+
+const bare = ({ names: _, ...proposal }: Place): Proposal => proposal;
+const sameName = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
+
+const newPositionOf = (name: string): Proposal => ({
+  word: `new ${quoteName(name)}`,
+  name,
+  what: 'new position',
+  landing: { newPosition: name },
+});
+
+/** What may be meant by the name that is being typed, the likeliest first; a position yet to be made comes last. */
+export function proposals(map: GuardMap, { typed, fresh }: Pick<TypedName, 'typed' | 'fresh'>): Proposal[] {
+  if (!fresh) return meaningOf(map, typed).proposals;
+  return typed.trim() === '' ? [] : [newPositionOf(typed.trim())];
 }
 
 /** The one position that has just this name, id or alias; a name in quotation marks means nothing else. */
-function exactly(map: GuardMap, name: string): LandingChoice | undefined {
-  const wanted = name.toLowerCase();
-  const found = map.positions.find(
-    (position) =>
-      position.id === name ||
-      [position.name, ...position.aliases].some((word) => word.toLowerCase() === wanted),
-  );
-  return found && { position: found.id };
+const named = (map: GuardMap, name: string): Proposal | undefined => {
+  const found = positionsOf(map).find(({ names }) => names.some((other) => sameName(other, name)));
+  return found && bare(found);
+};
+
+/** What a name means where an answer leads, or why it means nothing. */
+function landingFor(
+  map: GuardMap,
+  { text, mirrored, quoted, fresh }: Named,
+): { landing: LandingChoice; name: string } | { trouble: string } {
+  const side = mirrored ? { mirrored: true } : {};
+  if (fresh) {
+    const known = named(map, text);
+    return known
+      ? { trouble: `There is a position “${known.name}” already: leave the word new out.` }
+      : { landing: { newPosition: text, ...side }, name: `new position ${text}` };
+  }
+  const { meant, proposals: possible } = quoted
+    ? { meant: named(map, text), proposals: [] }
+    : meaningOf(map, text);
+  if (!meant) return { trouble: unclear(text, possible) };
+  const { landing, name } = meant;
+  if ('outcome' in landing) return { landing, name };
+  return { landing: { ...landing, ...side }, name: mirrored ? `${name} (other side)` : name };
 }
 
-/** What a typed answer says, or what is wrong with it. */
-export function readAnswer(map: GuardMap, text: string): { answer: Answer } | { trouble: string } {
-  const read = parseAnswer(text);
-  if ('error' in read) return { trouble: read.error.message };
-  const { to, otherwise, chance, seconds } = read.answer;
+/** The first few names, and how many more there are. */
+const oneOf = (names: readonly string[]): string =>
+  names.length <= 4 ? names.join(' or ') : `${names.slice(0, 3).join(' or ')} or ${names.length - 3} more`;
+
+/** Why a name means nothing: several places, or none, perhaps with a chance that lacks its sign. */
+function unclear(text: string, possible: readonly Proposal[]): string {
+  const known = possible.filter(({ what }) => what !== 'new position');
+  if (known.length > 0)
+    return `“${text}” could be ${oneOf(known.map(({ name }) => name))}: choose one with the arrows.`;
+  const number = /^(.*\S)\s+(\d+(?:[.,]\d+)?)$/.exec(text);
+  const asChance = number ? ` For a chance write ${number[1]} ${number[2]}%.` : '';
+  return `Nothing is called “${text}”. For a new position write new ${quoteName(text)}.${asChance}`;
+}
+
+/** What a typed answer says, with the names of the places it leads to; or what is wrong with it. */
+export function readAnswer(
+  map: GuardMap,
+  text: string,
+): { answer: Answer; to: string; otherwise?: string } | { trouble: string } {
+  const read = parseAnswer(text, map.positions.flatMap(allNames));
+  if ('error' in read) return { trouble: `${capital(read.error.message)}.` };
+  const { chance, seconds } = read.answer;
+  const to = landingFor(map, read.answer.to);
+  if ('trouble' in to) return to;
+  const otherwise = read.answer.otherwise && landingFor(map, read.answer.otherwise);
+  if (otherwise && 'trouble' in otherwise) return otherwise;
   return {
     answer: {
-      to: landingFor(map, to),
-      ...(otherwise && { otherwise: landingFor(map, otherwise) }),
+      to: to.landing,
+      ...(otherwise && { otherwise: otherwise.landing }),
       ...(chance !== undefined && { chance }),
       ...(seconds !== undefined && { seconds }),
     },
+    to: to.name,
+    ...(otherwise && { otherwise: otherwise.name }),
   };
 }
+
+const capital = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { applyCommand, emptyMap, holes, parseMapFile, writeAnswer } from '@aftersquall/core';
+import { applyCommand, emptyMap, holes, PositionSchema, parseMapFile, writeAnswer } from '@aftersquall/core';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerText, nameAt, proposals, readAnswer } from './answerText.ts';
 import { boardOf, cellOf } from './boardModel.ts';
@@ -61,37 +62,101 @@ describe('an answer as it is typed', () => {
   });
 
   it('knows which name is being typed', () => {
-    expect(nameAt('two', 3)).toEqual({ from: 0, typed: 'two', mirrored: false });
-    expect(nameAt('back 40% else ~kne', 18)).toEqual({ from: 14, typed: 'kne', mirrored: true });
+    expect(nameAt('two', 3)).toMatchObject({ from: 0, typed: 'two', mirrored: false, fresh: false });
+    expect(nameAt('back 40% else ~kne', 18)).toMatchObject({ from: 14, typed: 'kne', mirrored: true });
+    expect(nameAt('back else new "Kimu', 19)).toMatchObject({ from: 10, typed: 'Kimu', fresh: true });
     expect(nameAt('two hands 40', 12)).toBeUndefined();
     expect(nameAt('two hands 40%', 13)).toBeUndefined();
   });
 
+  const proposed = (typed: string, where = map) => proposals(where, { typed, fresh: false });
+
   it('proposes by any name, the exact one first, and a new position last', () => {
-    expect(proposals(map, 'sankaku')[0]).toMatchObject({ name: 'Triangle locked' });
-    expect(proposals(map, 'back')[0]).toMatchObject({ word: 'back', what: 'outcome' });
-    expect(proposals(map, 'flatt').at(-1)).toMatchObject({ word: '"flatt"', what: 'new position' });
-    expect(proposals(map, 'Triangle locked').some(({ what }) => what === 'new position')).toBe(false);
-    expect(proposals(emptyMap('e', 'E'), '')).toHaveLength(12);
+    expect(proposed('sankaku')[0]).toMatchObject({ name: 'Triangle locked' });
+    expect(proposed('back')[0]).toMatchObject({ word: 'back', what: 'outcome' });
+    expect(proposed('flatt').at(-1)).toMatchObject({ word: 'new flatt', what: 'new position' });
+    expect(proposed('Triangle locked').some(({ what }) => what === 'new position')).toBe(false);
+    expect(proposed('', emptyMap('e', 'E'))).toHaveLength(12);
   });
 
-  it('means the first proposal where a name is only begun, and exactly what is in quotes', () => {
-    expect(said('two hands 70% else knee on the belly 8s').answer).toEqual({
-      to: { position: 'two-on-one' },
-      chance: 0.7,
-      otherwise: { position: idOf('Knee on the belly across the shoulder lock') },
-      seconds: 8,
+  it('means what a name begins, and exactly what is in quotes', () => {
+    expect(said('two hands 70% else knee on the belly 8s')).toEqual({
+      answer: {
+        to: { position: 'two-on-one' },
+        chance: 0.7,
+        otherwise: { position: idOf('Knee on the belly across the shoulder lock') },
+        seconds: 8,
+      },
+      to: 'Two hands on one sleeve',
+      otherwise: 'Knee on the belly across the shoulder lock',
     });
-    expect(said('"two hands" 70%').answer.to).toEqual({ newPosition: 'two hands' });
+    expect(() => said('"two hands" 70%')).toThrow('Nothing is called “two hands”');
     expect(said('~slx 20%').answer.to).toEqual({ position: 'slx', mirrored: true });
     expect(said('passed').answer).toEqual({ to: { outcome: 'passed' } });
   });
 
+  const withNames = (...names: string[]) => ({
+    ...map,
+    positions: names.map((name, i) => PositionSchema.parse({ id: `p${i}`, name })),
+    moves: [],
+    exchanges: [],
+  });
+  const meantIn = (where: typeof map, text: string) => {
+    const read = readAnswer(where, text);
+    return 'trouble' in read ? read.trouble : read.to;
+  };
+
+  it('never takes an outcome for a position, nor a longer name for the one that was typed', () => {
+    const here = withNames(
+      'Top standing',
+      'Kimura grip 55',
+      'Kimura grip',
+      'Clamp: arm across',
+      'new ground',
+    );
+    expect(meantIn(here, 'Standing 40%')).toBe('Top standing');
+    expect(meantIn(here, 'Top st 40%')).toBe('Top standing');
+    expect(meantIn(here, 'Kimura grip 40%')).toBe('Kimura grip');
+    expect(meantIn(here, 'Kimura grip 55 40%')).toBe('Kimura grip 55');
+    expect(meantIn(here, 'kim 40%')).toBe('Kimura grip');
+    expect(meantIn(here, 'clamp: arm across 40%')).toBe('Clamp: arm across');
+    expect(meantIn(here, 'new ground 40%')).toBe('new ground');
+    expect(meantIn(here, 'mount 40%')).toBe('on top in mount');
+    expect(meantIn(here, 'Guard 30%')).toBe(
+      '“Guard” could be guard passed or guard recovered or on top in their guard: choose one with the arrows.',
+    );
+    expect(meantIn(here, 'anding 30%')).toMatch(/^Nothing is called “anding”/);
+  });
+
+  it('makes something new only behind the word new, and knows a chance without its sign', () => {
+    const here = withNames('Kimura grip 55');
+    expect(meantIn(here, 'new Kimura grip 40%')).toBe('new position Kimura grip');
+    expect(meantIn(here, 'new ~"Sit: up" 40%')).toBe('new position Sit: up');
+    expect(meantIn(here, 'new Kimura grip 55')).toMatch(/There is a position “Kimura grip 55” already/);
+    expect(meantIn(here, 'Arm drag 55')).toBe(
+      'Nothing is called “Arm drag 55”. For a new position write new Arm drag 55. For a chance write Arm drag 55%.',
+    );
+    expect(meantIn(here, '"" 40%')).toBe('A result is missing between the quotation marks.');
+  });
+
+  it('reads any text whatever without falling over', () => {
+    fc.assert(
+      fc.property(
+        fc.string({ unit: fc.constantFrom(...'"\\~%:|->@ new else 4s1Ta'), maxLength: 30 }),
+        (text) => {
+          expect(meantIn(map, text)).toBeTypeOf('string');
+          nameAt(text, text.length);
+        },
+      ),
+      { numRuns: 2000 },
+    );
+  });
+
   it('makes a position of a name that nothing has, with one undo', () => {
     const where = { move: 'slx-to-x', reaction: { id: 'crossface' } };
-    const command = writeAnswer(map, where, said('Somewhere new 30%').answer);
+    const command = writeAnswer(map, where, said('new Somewhere 30%').answer);
     const { document: next, inverse } = applyCommand(map, command);
-    expect(next.positions.at(-1)!.name).toBe('Somewhere new');
+    expect(next.positions.at(-1)!.name).toBe('Somewhere');
     expect(next.exchanges.at(-1)).toMatchObject({ ...where, chance: 0.3 });
     expect(applyCommand(next, inverse).document).toEqual(map);
     expect(() => said('passed 130%')).toThrow('more than certain');

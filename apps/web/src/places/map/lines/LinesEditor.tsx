@@ -109,6 +109,7 @@ export function LinesEditor({ map, text, errors, onChange, onApply }: Props) {
       }),
     });
     view.current = editor;
+    editor.focus();
     return () => editor.destroy();
   }, []);
   useEffect(() => {

@@ -34,9 +34,13 @@ export function LinesPane({ map, positions, draft }: Props) {
     }
   }, [printed, base, touched]);
   useEffect(() => {
-    if (touched) localStorage.setItem(key, text);
-    else localStorage.removeItem(key);
-  }, [key, text, touched]);
+    if (!touched) localStorage.removeItem(key);
+  }, [key, touched]);
+  // Kept before it is read: what is typed outlives whatever its reading does.
+  const type = (next: string) => {
+    localStorage.setItem(key, next);
+    setText(next);
+  };
 
   const read = useMemo(() => readAllLines(map, text, positions), [map, text, positions]);
   const again = (next: string) => {
@@ -56,7 +60,7 @@ export function LinesPane({ map, positions, draft }: Props) {
   };
   return (
     <div className={styles['lines-pane']}>
-      <LinesEditor map={map} text={text} errors={read.errors} onChange={setText} onApply={apply} />
+      <LinesEditor map={map} text={text} errors={read.errors} onChange={type} onApply={apply} />
       <div className={styles['lines-foot']} aria-live="polite">
         {read.errors.length > 0 && (
           <ul className="list-unstyled hazard mb-1" aria-label="Errors">

@@ -12,6 +12,7 @@ import {
 } from '@aftersquall/core';
 import { HoldsPlan } from '../../../components/bodyPlan/HoldsPlan.tsx';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
+import { Explained } from '../../../components/Explained.tsx';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { FitsField } from '../../../components/fields/FitsField.tsx';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';
@@ -89,6 +90,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
       </div>
 
       <h3>Moves and answers</h3>
+      <Explained term="look" />
       {position.looks.map((look) => (
         <LookPart
           key={look.id}

@@ -1,5 +1,6 @@
 import { duplicatePosition, indexMap, remove } from '@aftersquall/core';
-import { Copy, Trash2, X } from 'lucide-react';
+import { Copy, FlipHorizontal2, Trash2, X } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { positionOf, type Selection, selectedThing } from '../selection.ts';
@@ -11,8 +12,17 @@ import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 
 /** Everything about the selected thing, to be read and changed. */
-export function Sheet({ map, selection, select }: SheetProps & { selection: Selection }) {
+export function Sheet({
+  map,
+  selection,
+  select,
+  withFocus,
+}: SheetProps & { selection: Selection; withFocus: boolean }) {
   const dispatch = useAppDispatch();
+  const sheet = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (withFocus) sheet.current?.focus();
+  }, [withFocus]);
   const { kind, id } = selection;
   const thing = selectedThing(map, kind, id);
   const parent = kind === 'position' || kind === 'reaction' ? undefined : positionOf(map, selection);
@@ -21,12 +31,12 @@ export function Sheet({ map, selection, select }: SheetProps & { selection: Sele
     dispatch(changeMap(remove(kind, id), { announce: `Removed ${name} and what hung on it.` }));
     select(parent ? { kind: 'position', id: parent } : undefined);
   };
-  const duplicate = () => {
-    const copy = duplicatePosition(map, id);
+  const duplicate = (mirrored: boolean) => {
+    const copy = duplicatePosition(map, id, { mirrored });
     if (dispatch(changeMap(copy.command)).length === 0) select({ kind: 'position', id: copy.id });
   };
   return (
-    <aside className={styles.sheet} aria-label={`The ${kind}`}>
+    <aside ref={sheet} tabIndex={-1} className={styles.sheet} aria-label={`The ${kind}`}>
       <div className="d-flex align-items-center gap-2 mb-2">
         <span className="label-small">{kind}</span>
         {parent && (
@@ -41,9 +51,20 @@ export function Sheet({ map, selection, select }: SheetProps & { selection: Sele
             className="bare"
             aria-label="Duplicate this position"
             title="Duplicate this position, with its moves"
-            onClick={duplicate}
+            onClick={() => duplicate(false)}
           >
             <Copy size={16} aria-hidden />
+          </button>
+        )}
+        {thing && kind === 'position' && (
+          <button
+            type="button"
+            className="bare"
+            aria-label="Duplicate this position on the other side"
+            title="Duplicate this position on the other side, with its moves"
+            onClick={() => duplicate(true)}
+          >
+            <FlipHorizontal2 size={16} aria-hidden />
           </button>
         )}
         {thing && (
