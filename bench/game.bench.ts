@@ -125,7 +125,7 @@ for (const [size, aim] of [
   );
 }
 
-const map = parseMapFile(readFileSync(new URL('../demo/kelpwick.map.json', import.meta.url), 'utf8'));
+const map = parseMapFile(readFileSync(new URL('../testing/club/kelpwick.map.json', import.meta.url), 'utf8'));
 const solved = solveMap(map);
 const cold = timed(() => solveMap(map), 5);
 const warm = timed(() => solveMap(map, { submissionWorth: 8.2 }, solved.values), 5);

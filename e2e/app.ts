@@ -57,7 +57,7 @@ export const test = base.extend<{ demo: App; empty: App }, { demoDatabase: strin
     async ({}, use) => {
       const app = new App();
       await app.start();
-      await app.seed(path.join(root, 'demo'));
+      await app.seed(path.join(root, 'testing/club'));
       await app.stop();
       await use(app.database);
       await app.close();

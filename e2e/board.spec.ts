@@ -209,7 +209,7 @@ test('a map goes out as a file and comes in again; a bad one changes nothing and
   await menu.click();
   await page.getByRole('button', { name: 'Export as a map file' }).click();
   const file = await (await download).path();
-  expect(readFileSync(file, 'utf8')).toBe(readFileSync('demo/kelpwick.map.json', 'utf8'));
+  expect(readFileSync(file, 'utf8')).toBe(readFileSync('testing/club/kelpwick.map.json', 'utf8'));
 
   const chooser = page.waitForEvent('filechooser');
   await menu.click();

@@ -1,21 +1,44 @@
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
-import { DOCUMENT_KIND_NAMES } from '@aftersquall/core';
+import {
+  bookErrorText,
+  DOCUMENT_KIND_NAMES,
+  type GuardBook,
+  parseGuardBook,
+  upgradeMap,
+} from '@aftersquall/core';
 import type { INestApplication } from '@nestjs/common';
 import { parseDocument } from './documents/documentStore.ts';
 import { DocumentsService } from './documents/documents.service.ts';
 
-/** Brings the documents of a folder (`*.map.json`, `*.class.json`, …) into an empty database. */
+/** The guard book of a folder, if there is one: it holds what the folder's map is made of. */
+async function readBook(folder: string): Promise<GuardBook | undefined> {
+  const names = await readdir(path.join(folder, 'book')).catch(() => undefined);
+  if (!names) return undefined;
+  const files = await Promise.all(
+    names
+      .filter((name) => name.endsWith('.md'))
+      .map(async (name) => ({ name, text: await readFile(path.join(folder, 'book', name), 'utf8') })),
+  );
+  const { book, errors } = parseGuardBook(files);
+  if (errors.length > 0) throw new Error(errors.map(bookErrorText).join('\n'));
+  return book;
+}
+
+/**
+ * Brings the documents of a folder (`*.map.json`, `*.class.json`, …) into an empty database. Where the folder has a guard
+ * book (`book/*.md`), its map is made of that and has only the rest in its file.
+ */
 export async function seed(app: INestApplication, folder: string): Promise<void> {
   const documents = app.get(DocumentsService);
   if ((await documents.list('map')).length > 0) return;
   const files = (await readdir(folder)).sort();
+  const book = await readBook(folder);
   for (const kind of DOCUMENT_KIND_NAMES) {
     for (const file of files.filter((name) => name.endsWith(`.${kind}.json`))) {
-      await documents.create(
-        kind,
-        parseDocument(kind, JSON.parse(await readFile(path.join(folder, file), 'utf8'))),
-      );
+      const data: object = JSON.parse(await readFile(path.join(folder, file), 'utf8'));
+      const whole = kind === 'map' ? upgradeMap({ ...data, ...book }) : data;
+      await documents.create(kind, parseDocument(kind, whole));
     }
   }
 }

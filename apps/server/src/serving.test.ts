@@ -9,7 +9,7 @@ import { createApp } from './createApp.ts';
 import { seed } from './seed.ts';
 import { openApp } from './test/openApp.ts';
 
-const demoFolder = fileURLToPath(new URL('../../../demo/', import.meta.url));
+const demoFolder = fileURLToPath(new URL('../../../testing/club/', import.meta.url));
 let folder: string;
 beforeEach(async () => {
   folder = await mkdtemp(path.join(tmpdir(), 'aftersquall-'));

@@ -6,7 +6,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openApp, type TestApp } from '../test/openApp.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 let test: TestApp;
 beforeEach(async () => {

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { addressIn, find } from './Finder.tsx';
 
 const map = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const names = (typed: string) => find(map, typed).map(({ name }) => name);
 

@@ -1,4 +1,5 @@
 import {
+  bareRef,
   type Command,
   type Exchange,
   ExchangeSchema,
@@ -57,7 +58,7 @@ export function newExchange(map: GuardMap, move: Move, reaction: ReactionRef | '
   return ExchangeSchema.parse({
     id: freshId(`${move.id}--${met}`, indexMap(map).exchange.keys()),
     move: move.id,
-    reaction,
+    reaction: reaction === 'none' ? reaction : bareRef(reaction),
     to: { position: move.position },
     chance: 0.5,
     basis: 'coach',

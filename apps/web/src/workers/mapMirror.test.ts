@@ -4,7 +4,7 @@ import { expect, it } from 'vitest';
 import { keepMap, mirrorMap } from './mapMirror.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 
 /** A worker in this thread: what goes to it is cloned, as on the way to a real one. */

@@ -5,7 +5,7 @@ import { optionsKey } from './optionsKey.ts';
 import { questionOf } from './questionOf.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 
 describe('a question about a map', () => {

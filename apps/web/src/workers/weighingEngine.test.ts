@@ -12,7 +12,7 @@ import { describe, expect, it } from 'vitest';
 import { createWeighingEngine } from './weighingEngine.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const opened = () => {
   const weigher = createWeighingEngine();

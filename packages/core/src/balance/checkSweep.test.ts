@@ -7,7 +7,7 @@ import { indexMap } from '../model/indexMap.ts';
 import { checkSweep } from './checkSweep.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const { position: positions, reaction: reactions } = indexMap(demo);
 const sweeps = demo.moves

@@ -11,7 +11,7 @@ import { badReferences } from './documentIssues.ts';
 import { RefusedError } from './issue.ts';
 
 const demoMap = () =>
-  parseMapFile(readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'));
+  parseMapFile(readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'));
 
 const refusal = (run: () => unknown): string[] => {
   try {
@@ -159,7 +159,7 @@ describe('commands', () => {
       ),
     ).toEqual(['changes.chance: a chance lies between 0 and 1']);
     expect(refusal(() => applyCommand(map, put('block' as never, { id: 'b' } as never)))).toEqual([
-      expect.stringMatching(/^kind: a map has no “block”; it has system, reaction/),
+      expect.stringMatching(/^kind: a map has no “block”; it has system, mechanic, reaction/),
     ]);
     expect(refusal(() => applyCommand(map, describeHead([{ path: ['id'], value: 'other' }])))).toEqual([
       'changes: of a map only these can be described: name, note, settings',

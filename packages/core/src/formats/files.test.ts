@@ -12,7 +12,7 @@ import { mapJsonSchema } from './mapJsonSchema.ts';
 import { printGraphml } from './printGraphml.ts';
 
 const file = (name: string) => readFileSync(new URL(`../../../../${name}`, import.meta.url), 'utf8');
-const demo = parseMapFile(file('demo/kelpwick.map.json'));
+const demo = parseMapFile(file('testing/club/kelpwick.map.json'));
 
 describe('the JSON Schema of a map file', () => {
   const validate = new Ajv2020({ allErrors: true, strict: false }).compile(mapJsonSchema());
@@ -22,7 +22,10 @@ describe('the JSON Schema of a map file', () => {
   });
 
   it('accepts what is printed, whatever the map', () => {
-    expect(validate(JSON.parse(file('demo/kelpwick.map.json'))), JSON.stringify(validate.errors)).toBe(true);
+    expect(
+      validate(JSON.parse(file('testing/club/kelpwick.map.json'))),
+      JSON.stringify(validate.errors),
+    ).toBe(true);
     fc.assert(
       fc.property(guardMap, (map) => {
         expect(validate(JSON.parse(printMapFile(map))), JSON.stringify(validate.errors)).toBe(true);

@@ -3,6 +3,7 @@ import { badReferences } from '../documents/documentIssues.ts';
 import { RefusedError } from '../documents/issue.ts';
 import { zodIssues } from '../documents/zodIssues.ts';
 import { type GuardMap, MapSchema } from '../model/map.ts';
+import { upgradeMap } from './upgradeMap.ts';
 
 /**
  * A map from the contents of a map file.
@@ -21,7 +22,7 @@ export function parseMapFile(text: string): GuardMap {
 
 /** The same for data that is already read. */
 export function parseMap(data: unknown): GuardMap {
-  const parsed = MapSchema.safeParse(data);
+  const parsed = MapSchema.safeParse(upgradeMap(data));
   if (!parsed.success) throw new RefusedError(zodIssues(parsed.error));
   const issues = badReferences(parsed.data);
   if (issues.length > 0) throw new RefusedError(issues);

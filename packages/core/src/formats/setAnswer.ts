@@ -8,7 +8,7 @@ import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Move } from '../model/move.ts';
 import type { Landing } from '../model/outcome.ts';
-import { type ReactionRef, reactionKey } from '../model/reaction.ts';
+import { bareRef, type ReactionRef, reactionKey } from '../model/reaction.ts';
 
 /** The thing of the map that a step of reading or writing changes. */
 export interface ChangedThing {
@@ -41,7 +41,11 @@ export function setAnswer(
 ): string {
   const { move, reaction, variant } = at;
   if (reaction !== 'none') listReaction(map, move, reaction, make);
-  const key = { move: move.id, reaction, ...(variant && { variant }) };
+  const key = {
+    move: move.id,
+    reaction: reaction === 'none' ? reaction : bareRef(reaction),
+    ...(variant && { variant }),
+  };
   const index = indexMap(map);
   const known = index.exchangesOf(move.id).find((exchange) => exchangeKey(exchange) === exchangeKey(key));
   const said = { to, ...(otherwise && { otherwise }), ...(seconds !== undefined && { seconds }) };

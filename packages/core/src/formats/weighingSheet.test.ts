@@ -6,7 +6,7 @@ import { parseMapFile } from './mapFile.ts';
 import { printWeighingSheet } from './weighingSheet.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const read = (text: string) => {
   const { data, errors } = Papa.parse<Record<string, string>>(text, { header: true });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { NoteSchema } from './notes.ts';
 import { LandingSchema } from './outcome.ts';
-import { ChanceSchema, IdSchema, SecondsSchema, TextSchema } from './primitives.ts';
+import { ChanceSchema, IdSchema, SecondsSchema } from './primitives.ts';
 import { ReactionRefSchema, reactionKey } from './reaction.ts';
 
 const BasisSchema = z.enum(['coach', 'logged', 'blended']);
@@ -21,8 +22,10 @@ export const ExchangeSchema = z.strictObject({
   otherwise: LandingSchema.optional(),
   chance: ChanceSchema,
   basis: BasisSchema.optional(),
+  /** Only so many of the steps happen; all of them when absent. */
+  stops: z.number().int().min(0).max(99).optional(),
   seconds: SecondsSchema.optional(),
-  note: TextSchema.optional(),
+  note: NoteSchema,
 });
 export type Exchange = z.infer<typeof ExchangeSchema>;
 

@@ -51,10 +51,10 @@ export const PARTS = [...CLOTH_PARTS, ...BODY_PARTS, 'mat'] as const;
 const PartSchema = z.enum(PARTS);
 export type Part = z.infer<typeof PartSchema>;
 
-const GripPlaceSchema = z.enum(['cuff', 'elbow', 'knee', 'hip']);
+export const GripPlaceSchema = z.enum(['cuff', 'elbow', 'knee', 'hip']);
 export type GripPlace = z.infer<typeof GripPlaceSchema>;
 
-const PLACES_ON: Partial<Record<Part, readonly GripPlace[]>> = {
+export const PLACES_ON: Partial<Record<Part, readonly GripPlace[]>> = {
   sleeve: ['cuff', 'elbow'],
   trousers: ['cuff', 'knee', 'hip'],
 };

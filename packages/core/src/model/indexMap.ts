@@ -1,5 +1,6 @@
 import type { Exchange } from './exchange.ts';
 import type { GuardMap } from './map.ts';
+import type { Mechanic } from './mechanic.ts';
 import type { Move } from './move.ts';
 import type { Position, System } from './position.ts';
 import type { Reaction } from './reaction.ts';
@@ -8,6 +9,7 @@ import { remember } from './remember.ts';
 /** Look-ups by id and by owner over one map. */
 export interface MapIndex {
   system: ReadonlyMap<string, System>;
+  mechanic: ReadonlyMap<string, Mechanic>;
   reaction: ReadonlyMap<string, Reaction>;
   position: ReadonlyMap<string, Position>;
   move: ReadonlyMap<string, Move>;
@@ -29,6 +31,9 @@ export function indexMap(map: GuardMap): MapIndex {
   const index: MapIndex = {
     get system() {
       return byId(map.systems);
+    },
+    get mechanic() {
+      return byId(map.mechanics);
     },
     get reaction() {
       return byId(map.reactions);

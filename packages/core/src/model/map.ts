@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ChainSchema } from './chain.ts';
 import { ExchangeSchema } from './exchange.ts';
+import { MechanicSchema } from './mechanic.ts';
 import { MoveSchema } from './move.ts';
 import { OpponentSchema } from './opponent.ts';
 import { PositionSchema, SystemSchema } from './position.ts';
@@ -24,6 +25,7 @@ const MapSettingsSchema = z.strictObject({
 /** The parts of a map that are kept as lists of things with ids, in the order in which they are written. */
 export const ENTITY_SCHEMAS = {
   system: SystemSchema,
+  mechanic: MechanicSchema,
   reaction: ReactionSchema,
   position: PositionSchema,
   move: MoveSchema,
@@ -39,6 +41,7 @@ export type EntityOf<K extends EntityKind> = z.infer<(typeof ENTITY_SCHEMAS)[K]>
 /** The name of the list that holds a kind. */
 export const LIST_OF = {
   system: 'systems',
+  mechanic: 'mechanics',
   reaction: 'reactions',
   position: 'positions',
   move: 'moves',
@@ -57,6 +60,7 @@ export const MapSchema = z.strictObject({
   note: TextSchema.default(''),
   settings: MapSettingsSchema.default(() => MapSettingsSchema.parse({})),
   systems: z.array(SystemSchema).default([]),
+  mechanics: z.array(MechanicSchema).default([]),
   reactions: z.array(ReactionSchema).default([]),
   positions: z.array(PositionSchema).default([]),
   moves: z.array(MoveSchema).default([]),

@@ -2,8 +2,23 @@ import { z } from 'zod';
 import { ContactSchema } from './contacts.ts';
 import { HazardTagSchema } from './hazards.ts';
 import { HoldPatternSchema, HoldSchema } from './hold.ts';
-import { AliasesSchema, CuesSchema, FaultSchema, FitSchema } from './notes.ts';
-import { ApparelSchema, IdSchema, NameSchema, SecondsSchema, TextSchema } from './primitives.ts';
+import {
+  AliasesSchema,
+  CuesSchema,
+  FalsePositiveSchema,
+  FaultSchema,
+  FitSchema,
+  NoteSchema,
+} from './notes.ts';
+import {
+  ApparelSchema,
+  IdSchema,
+  LevelSchema,
+  NameSchema,
+  SecondsSchema,
+  TextSchema,
+  WearSchema,
+} from './primitives.ts';
 import { ConditionSchema, SignsSchema } from './signs.ts';
 
 export const MOVE_KINDS = [
@@ -40,8 +55,8 @@ export const VariantSchema = z.strictObject({
   when: z
     .strictObject({
       apparel: ApparelSchema.optional(),
-      build: TextSchema.optional(),
-      partner: TextSchema.optional(),
+      build: NoteSchema,
+      partner: NoteSchema,
     })
     .default({}),
   why: TextSchema.default(''),
@@ -54,7 +69,7 @@ const RequirementSchema = z.union(
   [
     z.strictObject({ position: IdSchema }),
     z.strictObject({ move: IdSchema }),
-    z.strictObject({ mechanic: NameSchema }),
+    z.strictObject({ mechanic: IdSchema }),
   ],
   { error: 'require a position, a move or a mechanic' },
 );
@@ -65,6 +80,9 @@ export const MoveSchema = z.strictObject({
   name: NameSchema,
   aliases: AliasesSchema,
   kind: MoveKindSchema,
+  /** Where it is narrower than its position's. */
+  apparel: WearSchema.optional(),
+  level: LevelSchema.optional(),
   needs: z.array(ConditionSchema).default([]),
   needsHolds: z.array(HoldPatternSchema).default([]),
   variants: z.array(VariantSchema).default([]),
@@ -72,13 +90,15 @@ export const MoveSchema = z.strictObject({
   steps: z.array(StepSchema).default([]),
   direction: z.number().min(0, 'degrees from 0').lt(360, 'degrees below 360').optional(),
   window: z.enum(['brief', 'open']).optional(),
-  mechanics: z.array(NameSchema).default([]),
+  mechanics: z.array(IdSchema).default([]),
   requires: z.array(RequirementSchema).default([]),
   cues: CuesSchema,
   faults: z.array(FaultSchema).default([]),
+  falsePositives: z.array(FalsePositiveSchema).default([]),
   hazards: z.array(HazardTagSchema).default([]),
   fits: z.array(FitSchema).default([]),
   seconds: SecondsSchema.optional(),
+  note: NoteSchema,
 });
 /** Something bottom does from a position. */
 export type Move = z.infer<typeof MoveSchema>;

@@ -1,13 +1,23 @@
 import { z } from 'zod';
 import { IdSchema, TextSchema } from './primitives.ts';
 
+/** A text that may be there; an empty one is as good as none. */
+export const NoteSchema = TextSchema.optional();
+
 /** Something that goes wrong, counted in class, with what mends it. */
 export const FaultSchema = z.strictObject({
   id: IdSchema,
   text: TextSchema.min(1, 'say what goes wrong'),
-  mend: TextSchema.optional(),
+  mend: NoteSchema,
 });
 export type Fault = z.infer<typeof FaultSchema>;
+
+/** What seems to work, only against a kind or new partner, and the test that shows whether it does. */
+export const FalsePositiveSchema = z.strictObject({
+  text: TextSchema.min(1, 'say what seems to work'),
+  test: TextSchema.min(1, 'say how it is tested'),
+});
+export type FalsePositive = z.infer<typeof FalsePositiveSchema>;
 
 const fit = <A extends string, V extends readonly [string, ...string[]]>(about: A, values: V) =>
   z.strictObject({

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { HoldSchema } from './hold.ts';
-import { AliasesSchema, CuesSchema, FaultSchema, FitSchema } from './notes.ts';
+import { AliasesSchema, CuesSchema, FaultSchema, FitSchema, NoteSchema } from './notes.ts';
 import { LandingSchema } from './outcome.ts';
 import { IdSchema, LevelSchema, NameSchema, WearSchema } from './primitives.ts';
-import { ReactionRefSchema } from './reaction.ts';
+import { LookReactionSchema } from './reaction.ts';
 import { SignsSchema } from './signs.ts';
 
 /** What top can tell apart, and what top does about it; moves that look alike share one. */
@@ -11,7 +11,8 @@ export const LookSchema = z.strictObject({
   id: IdSchema,
   name: NameSchema,
   timing: z.enum(['hidden', 'seen']).default('hidden'),
-  reactions: z.array(ReactionRefSchema).default([]),
+  reactions: z.array(LookReactionSchema).default([]),
+  note: NoteSchema,
 });
 export type Look = z.infer<typeof LookSchema>;
 
@@ -31,6 +32,7 @@ export const PositionSchema = z.strictObject({
   rest: z.number().min(-100).max(100).optional(),
   drift: LandingSchema.optional(),
   level: LevelSchema.default('novice'),
+  note: NoteSchema,
   cues: CuesSchema,
   faults: z.array(FaultSchema).default([]),
   fits: z.array(FitSchema).default([]),
@@ -41,6 +43,12 @@ export const SystemSchema = z.strictObject({
   id: IdSchema,
   name: NameSchema,
   aliases: AliasesSchema,
+  /** What it is for, whom it suits, what changes with the jacket and without, where good coaches differ. */
+  purpose: NoteSchema,
+  build: NoteSchema,
+  gi: NoteSchema,
+  noGi: NoteSchema,
+  schools: NoteSchema,
   note: z.string().max(4000).default(''),
 });
 /** A guard system: a named group of positions. */

@@ -9,14 +9,18 @@ export function variantOf(move: Move, exchange?: Pick<Exchange, 'variant'>): Var
   return move.variants.find((variant) => variant.id === wanted);
 }
 
-/** The steps that are followed: the variant's where it has any, else the move's. */
-export function stepsOf(move: Move, exchange?: Pick<Exchange, 'variant'>): readonly Step[] {
+/** The steps that are followed: the variant's where it has any, else the move's; only the first `stops` of them. */
+export function stepsOf(move: Move, exchange?: Pick<Exchange, 'variant' | 'stops'>): readonly Step[] {
   const variant = variantOf(move, exchange);
-  return variant && variant.steps.length > 0 ? variant.steps : move.steps;
+  const steps = variant && variant.steps.length > 0 ? variant.steps : move.steps;
+  return exchange?.stops === undefined ? steps : steps.slice(0, exchange.stops);
 }
 
 /** Seconds of one exchange: its own, else its variant's steps, the move's steps, the move's, or 8. */
-export function exchangeSeconds(move: Move, exchange: Pick<Exchange, 'variant' | 'seconds'>): number {
+export function exchangeSeconds(
+  move: Move,
+  exchange: Pick<Exchange, 'variant' | 'seconds' | 'stops'>,
+): number {
   if (exchange.seconds !== undefined) return exchange.seconds;
   const steps = stepsOf(move, exchange);
   if (steps.length > 0) return steps.reduce((sum, step) => sum + step.seconds, 0);

@@ -17,7 +17,7 @@ import { readAsTop } from './readAsTop.ts';
 import { orderWords, readReaction } from './readReaction.ts';
 
 const map = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const index = indexMap(map);
 const at = (id: string) => index.position.get(id)!;

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { type Chain, ChainSchema } from '../model/chain.ts';
 import { CONTACTS } from '../model/contacts.ts';
-import type { Exchange } from '../model/exchange.ts';
+import { type Exchange, ExchangeSchema } from '../model/exchange.ts';
+import { HAZARD_TAGS } from '../model/hazards.ts';
 import {
   DEPTHS,
   HOLD_ACTIONS,
@@ -13,13 +14,14 @@ import {
 } from '../model/hold.ts';
 import { JOINTS } from '../model/joint.ts';
 import { emptyMap, type GuardMap } from '../model/map.ts';
+import { MECHANIC_FORMS, type Mechanic, MechanicSchema } from '../model/mechanic.ts';
 import { MOVE_KINDS, type Move, MoveSchema } from '../model/move.ts';
 import { type Opponent, OpponentSchema } from '../model/opponent.ts';
 import { type Landing, OUTCOMES } from '../model/outcome.ts';
-import { type Position, PositionSchema } from '../model/position.ts';
+import { type Position, PositionSchema, type System, SystemSchema } from '../model/position.ts';
 import { REACTION_GROUPS, type Reaction, ReactionSchema } from '../model/reaction.ts';
 import { type Scenario, ScenarioSchema } from '../model/scenario.ts';
-import { FACET_NAMES, FACETS, type Signs } from '../model/signs.ts';
+import { type Condition, FACET_NAMES, FACETS, type Signs } from '../model/signs.ts';
 
 const side = fc.constantFrom('L' as const, 'R' as const, 'C' as const);
 
@@ -80,6 +82,56 @@ export const signs: fc.Arbitrary<Signs> = fc
 
 const uniqueHolds = fc.uniqueArray(hold, { maxLength: 4, selector: ({ id }) => id });
 const words = fc.constantFrom('post', 'frame', 'hip in', 'stand');
+/** What somebody may write, with the signs that a notation has to keep apart. */
+const text = fc.constantFrom(
+  'Ear to the shin.',
+  'first → then',
+  'one\ntwo',
+  'a | b; c, d \\ e',
+  '[2 s] (x) – “y”',
+);
+const condition: fc.Arbitrary<Condition> = fc.constantFrom(...FACET_NAMES).chain((facet) =>
+  fc.record({
+    facet: fc.constant(facet),
+    values: fc.subarray<string>([...FACETS[facet]], { minLength: 1 }),
+    mark: fc.constantFrom('must' as const, 'helps' as const),
+  }),
+);
+const faults = fc
+  .array(fc.record({ text, mend: text }, { requiredKeys: ['text'] }), { maxLength: 2 })
+  .map((all) => all.map((fault, i) => ({ id: `f${i + 1}`, ...fault })));
+
+const mechanic = (id: string): fc.Arbitrary<Mechanic> =>
+  fc
+    .record(
+      {
+        name: words,
+        form: fc.constantFrom(...MECHANIC_FORMS),
+        how: text,
+        dose: text,
+        partner: text,
+        faults,
+        hazards: fc.subarray(HAZARD_TAGS.slice(0, 3)),
+        note: text,
+      },
+      { requiredKeys: ['name', 'form', 'how'] },
+    )
+    .map((value) => MechanicSchema.parse({ id, ...value }));
+const system = (id: string): fc.Arbitrary<System> =>
+  fc
+    .record(
+      {
+        name: words,
+        aliases: fc.subarray(['balão', 'a;b']),
+        purpose: text,
+        build: text,
+        gi: text,
+        noGi: text,
+        schools: text,
+      },
+      { requiredKeys: ['name'] },
+    )
+    .map((value) => SystemSchema.parse({ id, ...value }));
 
 /** A reaction of the catalogue, with the id given. */
 export const reaction = (id: string): fc.Arbitrary<Reaction> =>
@@ -91,8 +143,21 @@ export const reaction = (id: string): fc.Arbitrary<Reaction> =>
       breaks: fc.array(pattern, { maxLength: 2 }),
       topTakes: uniqueHolds,
       topReleases: fc.array(pattern, { maxLength: 2 }),
+      needs: fc.array(
+        fc.oneof(
+          condition,
+          fc.record({ free: fc.constantFrom(...CONTACTS) }),
+          fc.record({ not: pattern.filter((one) => Object.keys(one).length > 0) }),
+        ),
+        { maxLength: 2 },
+      ),
+      feel: text,
+      script: text,
     })
     .map((value) => ReactionSchema.parse({ id, ...value }));
+
+/** An exchange before it has its id. */
+type Written = Omit<Exchange, 'id'> & { said: Partial<Exchange> };
 
 /** A small map whose references all resolve: up to 5 positions, 6 moves, 8 exchanges, 3 reactions, and what hangs on them. */
 export const guardMap: fc.Arbitrary<GuardMap> = fc
@@ -101,12 +166,16 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
     moves: fc.integer({ min: 0, max: 6 }),
     exchanges: fc.integer({ min: 0, max: 8 }),
     reactions: fc.integer({ min: 0, max: 3 }),
+    systems: fc.integer({ min: 0, max: 2 }),
+    mechanics: fc.integer({ min: 0, max: 2 }),
   })
   .chain((size) => {
     const ids = (prefix: string, count: number) => Array.from({ length: count }, (_, i) => `${prefix}${i}`);
     const positionIds = ids('p', size.positions);
     const reactionIds = ids('r', size.reactions);
     const moveIds = ids('m', size.moves);
+    const systemIds = ids('s', size.systems);
+    const mechanicIds = ids('k', size.mechanics);
     const landing: fc.Arbitrary<Landing> = fc.oneof(
       fc.record(
         { position: fc.constantFrom(...positionIds), mirrored: fc.constant(true) },
@@ -125,15 +194,23 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
             entry: fc.integer({ min: 0, max: 3 }),
             drift: landing,
             rest: fc.integer({ min: -30, max: 30 }).map((tenths) => tenths / 10),
+            systems: fc.subarray(systemIds),
+            note: text,
+            faults,
+            feel: text,
           },
-          { requiredKeys: ['name', 'holds', 'topHolds', 'signs', 'entry'] },
+          { requiredKeys: ['name', 'holds', 'topHolds', 'signs', 'entry', 'systems', 'faults'] },
         )
-        .map((value) =>
+        .map(({ feel, ...value }) =>
           PositionSchema.parse({
             id,
             ...value,
             looks: [
-              { id: 'look', name: 'look', reactions: reactionIds.map((reactionId) => ({ id: reactionId })) },
+              {
+                id: 'look',
+                name: 'look',
+                reactions: reactionIds.map((reactionId) => ({ id: reactionId, feel })),
+              },
             ],
           }),
         );
@@ -145,19 +222,59 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
             kind: fc.constantFrom(...MOVE_KINDS),
             position: fc.constantFrom(...positionIds),
             seconds: fc.integer({ min: 1, max: 20 }),
+            needs: fc.array(condition, { maxLength: 2 }),
+            mechanics: fc.subarray(mechanicIds),
+            requires: fc.subarray([
+              ...mechanicIds.map((mechanic) => ({ mechanic })),
+              { position: positionIds[0]! },
+            ]),
+            falsePositives: fc.array(fc.record({ text, test: text }), { maxLength: 1 }),
+            steps: fc
+              .array(
+                fc.record({
+                  text,
+                  take: uniqueHolds,
+                  release: fc.subarray(CONTACTS.slice(0, 2)),
+                  seconds: fc.integer({ min: 0, max: 9 }),
+                }),
+                { maxLength: 2 },
+              )
+              .map((all) =>
+                all.map((step, i) => ({ id: `s${i + 1}`, ...step, ...(i > 0 && { after: ['s1'] }) })),
+              ),
+            note: text,
           },
-          { requiredKeys: ['name', 'kind', 'position'] },
+          {
+            requiredKeys: [
+              'name',
+              'kind',
+              'position',
+              'needs',
+              'mechanics',
+              'requires',
+              'falsePositives',
+              'steps',
+            ],
+          },
         )
         .map((value) => MoveSchema.parse({ id, look: 'look', ...value }));
     const exchanges =
       moveIds.length === 0
-        ? fc.constant<Exchange[]>([])
+        ? fc.constant<Written[]>([])
         : fc.uniqueArray(
             fc.record({
               move: fc.constantFrom(...moveIds),
               reaction: fc.constantFrom('none' as const, ...reactionIds.map((id) => ({ id }))),
               to: landing,
               chance: fc.integer({ min: 0, max: 100 }).map((percent) => percent / 100),
+              said: fc.record(
+                {
+                  stops: fc.integer({ min: 0, max: 3 }),
+                  note: text,
+                  basis: fc.constantFrom('coach' as const, 'logged' as const),
+                },
+                { requiredKeys: [] },
+              ),
             }),
             {
               maxLength: size.exchanges,
@@ -169,6 +286,8 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
         positions: fc.tuple(...positionIds.map(position)),
         moves: fc.tuple(...moveIds.map(move)),
         reactions: fc.tuple(...reactionIds.map(reaction)),
+        systems: fc.tuple(...systemIds.map(system)),
+        mechanics: fc.tuple(...mechanicIds.map(mechanic)),
         exchanges,
       })
       .map(
@@ -177,7 +296,11 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
           positions: [...parts.positions],
           moves: [...parts.moves],
           reactions: [...parts.reactions],
-          exchanges: parts.exchanges.map((exchange, i) => ({ id: `e${i}`, ...exchange })),
+          exchanges: [...(parts.exchanges as readonly Written[])].map(({ said, ...exchange }, i) =>
+            ExchangeSchema.parse({ id: `e${i}`, ...exchange, ...said }),
+          ),
+          systems: [...parts.systems],
+          mechanics: [...parts.mechanics],
         }),
       );
   })

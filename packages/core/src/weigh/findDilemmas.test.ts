@@ -7,7 +7,7 @@ import { findDilemmas, partingOf } from './findDilemmas.ts';
 import { weighMap } from './weighMap.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 
 describe('dilemmas', () => {

@@ -16,7 +16,7 @@ import { solveMap } from './solveMap.ts';
 import { weighMap } from './weighMap.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const SEEDS = [1, 2, 3, 4, 5, 6];
 const crowd = (seed: number) => bigMap({ positions: 24 + 6 * seed, reactions: 8 + seed, seed });

@@ -12,7 +12,7 @@ import type { Tendency } from '../model/opponent.ts';
 import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
-import { type ReactionRef, reactionKey } from '../model/reaction.ts';
+import { bareRef, type ReactionRef, reactionKey } from '../model/reaction.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 import { exchangeSeconds, stepsOf } from '../model/seconds.ts';
 import { legality } from '../rules/legality.ts';
@@ -130,7 +130,7 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
     const add = (ref: ReactionRef) => {
       if (!silent.has(ref.id)) reactions.set(reactionKey(ref), ref);
     };
-    for (const ref of look.reactions) add(ref);
+    for (const ref of look.reactions) add(bareRef(ref));
     for (const move of own) {
       for (const { reaction } of index.exchangesOf(move.id)) if (reaction !== 'none') add(reaction);
     }

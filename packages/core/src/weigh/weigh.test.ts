@@ -14,7 +14,7 @@ import { sensitivity } from './sensitivity.ts';
 import { solveMap, stageOf } from './solveMap.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 
 describe('what outcomes are worth', () => {

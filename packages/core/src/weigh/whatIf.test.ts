@@ -16,7 +16,7 @@ import { topSheet } from './topSheet.ts';
 import { weighMap } from './weighMap.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const habit = (left: number, right: number) => [
   {

@@ -6,7 +6,7 @@ import { worthReason } from './worthReason.ts';
 
 describe('why a position is worth what it is', () => {
   const map = parseMapFile(
-    readFileSync(new URL('../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+    readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
   );
   const weighing = weighMap(map);
 

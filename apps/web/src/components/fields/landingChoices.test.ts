@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { landingChoices, landingOf, landingValue, reactionChoices, reactionOf } from './landingChoices.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 
 describe('where an exchange leads, as the value of a select', () => {

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { profileOf, STARTING, stateOfSweep, wayWords } from './balanceState.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const move = (id: string) => demo.moves.find((each) => each.id === id)!;
 

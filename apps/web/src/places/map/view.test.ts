@@ -5,7 +5,7 @@ import { positionOf, selectedThing } from './selection.ts';
 import { type Filters, shownBy } from './useView.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const ALL: Filters = { system: '', wear: '', level: '', holes: false, folded: undefined };
 const shown = (filters: Partial<Filters>) => demo.positions.filter(shownBy(demo, { ...ALL, ...filters }));

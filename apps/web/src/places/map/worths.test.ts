@@ -7,7 +7,7 @@ import { flowWidth } from './chart/edgePaths.ts';
 import { tideOf } from './chart/tide.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const weighing = weighMap(demo);
 

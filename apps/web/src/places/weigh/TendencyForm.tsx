@@ -1,4 +1,5 @@
 import {
+  bareRef,
   edit,
   type GuardMap,
   type Look,
@@ -54,7 +55,7 @@ function LookForm({ map, opponent, position, look }: LookProps) {
   const [entries, setEntries] = useState<Entry[]>(() =>
     look.reactions.map((ref) => {
       const share = tendency?.reactions.find((one) => reactionKey(one) === reactionKey(ref))?.share;
-      return { ref, text: share === undefined ? '' : String(asTyped(share, tendency?.seen)) };
+      return { ref: bareRef(ref), text: share === undefined ? '' : String(asTyped(share, tendency?.seen)) };
     }),
   );
   const read = sharesOf(entries, unit);

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { mixWords, planWords, reasonWords } from './planWords.ts';
 
 const map = parseMapFile(
-  readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 
 describe('a plan in words', () => {

@@ -5,7 +5,7 @@ import { holdClassesOf } from './holdClasses.ts';
 import { takenAway, withoutChoices, withoutTaken } from './without.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const nothing = WhatIfSchema.parse({});
 

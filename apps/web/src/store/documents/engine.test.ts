@@ -28,7 +28,7 @@ import { createOutbox, type Outbox } from './outbox.ts';
 import { reversible } from './session.ts';
 
 const demo = parseMapFile(
-  readFileSync(new URL('../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const ADDRESS = { kind: 'map', id: 'kelpwick' } as const;
 const exchange = demo.exchanges[0]!;

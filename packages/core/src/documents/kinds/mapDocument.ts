@@ -3,6 +3,7 @@ import type { Exchange } from '../../model/exchange.ts';
 import { exchangeKey } from '../../model/exchange.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import { ENTITY_SCHEMAS, type GuardMap, LIST_OF, MAP_FORMAT, MapSchema } from '../../model/map.ts';
+import type { Mechanic } from '../../model/mechanic.ts';
 import type { Move } from '../../model/move.ts';
 import type { Opponent, Tendency } from '../../model/opponent.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
@@ -47,6 +48,10 @@ const dropped = (path: Path, kind: string, id: string, drop: Path = path): Refer
 });
 
 const system: EntityKindDefinition<System> = { ...list('system'), word: 'guard system' };
+const mechanic: EntityKindDefinition<Mechanic> = {
+  ...list('mechanic'),
+  check: (_, { faults }) => repeatedIds([[['faults'], faults]]),
+};
 const reaction: EntityKindDefinition<Reaction> = list('reaction');
 
 const position: EntityKindDefinition<Position> = {
@@ -80,8 +85,11 @@ const move: EntityKindDefinition<Move> = {
     ...value.requires.flatMap((need, i): Reference[] => {
       if ('position' in need)
         return [dropped(['requires', i, 'position'], 'position', need.position, ['requires', i])];
-      return 'move' in need ? [dropped(['requires', i, 'move'], 'move', need.move, ['requires', i])] : [];
+      const [kind, id] =
+        'move' in need ? (['move', need.move] as const) : (['mechanic', need.mechanic] as const);
+      return [dropped(['requires', i, kind], kind, id, ['requires', i])];
     }),
+    ...value.mechanics.map((id, i) => dropped(['mechanics', i], 'mechanic', id)),
   ],
   check: (_, { variants, steps, faults }) =>
     repeatedIds([
@@ -177,7 +185,7 @@ export const mapDocument = defineDocument<GuardMap>()({
   schema: MapSchema,
   head: { name: 'name of the map', note: 'note of the map', settings: 'settings of the map' },
   summary: ['name'],
-  entities: { system, reaction, position, move, exchange, chain, opponent, scenario },
+  entities: { system, mechanic, reaction, position, move, exchange, chain, opponent, scenario },
   fieldWords: {
     to: 'landing',
     otherwise: 'landing of the failing',
@@ -188,6 +196,9 @@ export const mapDocument = defineDocument<GuardMap>()({
     rest: 'worth of waiting',
     fits: 'builds',
     houseVariant: 'house variant',
+    falsePositives: 'what only seems to work',
+    stops: 'steps that happen',
+    noGi: 'without the jacket',
   },
   valueWords: (field, value) => {
     if (field === 'chance' && typeof value === 'number') return `${Math.round(value * 1000) / 10} %`;

@@ -6,7 +6,7 @@ import { answerText, nameAt, proposals, readAnswer } from './answerText.ts';
 import { boardOf, cellOf } from './boardModel.ts';
 
 const map = parseMapFile(
-  readFileSync(new URL('../../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const board = boardOf(map, () => true);
 const rowOf = (id: string) => board.rows.find(({ key }) => key === id)!;

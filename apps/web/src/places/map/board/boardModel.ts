@@ -1,5 +1,6 @@
 import {
   answerTo,
+  bareRef,
   type Exchange,
   type GuardMap,
   indexMap,
@@ -55,7 +56,7 @@ export function boardOf(map: GuardMap, shown: (position: Position) => boolean): 
     const moves = index.movesOf(position.id);
     rows.push({ kind: 'position', key: position.id, position, moves: moves.length });
     for (const look of position.looks) {
-      for (const ref of look.reactions) use(ref);
+      for (const ref of look.reactions) use(bareRef(ref));
       const alike = moves.filter((move) => move.look === look.id);
       alike.forEach((move, i) => {
         rows.push({

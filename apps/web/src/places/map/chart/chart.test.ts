@@ -8,7 +8,7 @@ import { edgePaths, edgeWidth } from './edgePaths.ts';
 import { firstLayout, signature } from './layoutCache.ts';
 
 const map = parseMapFile(
-  readFileSync(new URL('../../../../../../demo/kelpwick.map.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
 const graph = chartGraph(map, { folded: false });
 

@@ -1,0 +1,107 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import {
+  ClassSchema,
+  checkSweep,
+  indexMap,
+  isOutcome,
+  parseGuardBook,
+  parseMapFile,
+  printGuardBook,
+  translateApparel,
+  validateMap,
+  weighMap,
+} from '@aftersquall/core';
+import { describe, expect, it } from 'vitest';
+
+const here = (file: string) => new URL(file, import.meta.url);
+const files = readdirSync(here('book/')).map((name) => ({
+  name,
+  text: readFileSync(here(`book/${name}`), 'utf8'),
+}));
+const { book, errors } = parseGuardBook(files);
+const rest: object = JSON.parse(readFileSync(here('kelpwick.map.json'), 'utf8'));
+const map = parseMapFile(JSON.stringify({ ...rest, ...book }));
+const index = indexMap(map);
+
+describe('the demo club', () => {
+  it('is a guard book without a slip, and the same when it is printed and read again', () => {
+    expect(errors).toEqual([]);
+    const printed = printGuardBook(book, 'kelpwick', { split: true });
+    expect(printed.length).toBeGreaterThan(10);
+    const again = parseGuardBook(printed);
+    expect(again.errors).toEqual([]);
+    expect(again.book).toEqual(book);
+  });
+
+  it('holds ten systems of positions, moves and answers that flow into each other', () => {
+    expect([map.positions.length, map.moves.length]).toEqual([103, 351]);
+    expect(map.exchanges.length).toBeGreaterThan(1500);
+    expect(map.mechanics.length).toBeGreaterThan(60);
+    for (const { id } of map.systems) {
+      const inside = map.positions.filter(({ systems }) => systems.includes(id));
+      const leaves = inside.some((position) =>
+        index
+          .movesOf(position.id)
+          .some((move) =>
+            index
+              .exchangesOf(move.id)
+              .some(({ to }) => !isOutcome(to) && !index.position.get(to.position)!.systems.includes(id)),
+          ),
+      );
+      expect(leaves, id).toBe(true);
+    }
+  });
+
+  it('has no error and no hole; every warning is one that a coach would leave', () => {
+    const found = validateMap(map).filter(({ severity }) => severity !== 'note');
+    expect(found.filter(({ severity }) => severity === 'error')).toEqual([]);
+    expect(found.filter(({ code }) => code === 'hole')).toEqual([]);
+  });
+
+  it('says of every chance that it is the coach’s guess, and teaches every reaction by feel and script', () => {
+    expect(new Set(map.exchanges.map(({ basis }) => basis))).toEqual(new Set(['coach']));
+    for (const { id, feel, script } of map.reactions)
+      expect([id, Boolean(feel && script)]).toEqual([id, true]);
+    for (const move of map.moves) expect([move.id, move.steps.length > 0]).toEqual([move.id, true]);
+  });
+
+  it('warns wherever a joint or the neck is attacked', () => {
+    for (const move of map.moves.filter(({ kind }) => kind === 'submission'))
+      expect([move.id, move.hazards.length > 0]).toEqual([move.id, true]);
+  });
+
+  it('is weighed: something between the two corners, and every position of it', () => {
+    const weighing = weighMap(map);
+    expect(weighing.entry).toBeGreaterThan(-1);
+    expect(weighing.entry).toBeLessThan(1);
+    expect(weighing.residual).toBeLessThan(1e-6);
+    expect(weighing.positions).toHaveLength(map.positions.length);
+  });
+
+  it('sends its sweeps where top is weakest, most of them', () => {
+    const sweeps = map.moves.filter(({ kind }) => kind === 'sweep');
+    const weak = sweeps.filter((move) => checkSweep(index.position.get(move.position)!, move).weakest);
+    expect(weak.length / sweeps.length).toBeGreaterThan(0.75);
+    for (const id of ['scissor', 'closed-scissor-sweep', 'closed-hip-bump', 'closed-lock-bump'])
+      expect(weak.map((move) => move.id)).toContain(id);
+  });
+
+  it('can be played without a jacket wherever it says so', () => {
+    for (const position of map.positions.filter(({ apparel }) => apparel !== 'gi'))
+      expect([position.id, translateApparel(position, 'no-gi').available]).toEqual([position.id, true]);
+  });
+
+  it('has chains that are walks, habits of what the looks list, and a class of answers that are there', () => {
+    for (const { id, exchanges } of map.chains) {
+      const walk = exchanges.map((exchange) => index.exchange.get(exchange)!);
+      walk.slice(1).forEach((exchange, i) => {
+        const from = index.move.get(exchange.move)!.position;
+        expect([id, walk[i]!.to]).toEqual([id, { position: from }]);
+      });
+    }
+    const plan = ClassSchema.parse(JSON.parse(readFileSync(here('tuesday.class.json'), 'utf8')));
+    const links = plan.blocks.flatMap((block) => ('links' in block ? block.links : []));
+    expect(links.length).toBeGreaterThan(8);
+    for (const { exchange } of links) expect(index.exchange.has(exchange), exchange).toBe(true);
+  });
+});

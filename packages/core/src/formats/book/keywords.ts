@@ -1,0 +1,183 @@
+import { HazardTagSchema } from '../../model/hazards.ts';
+import { MECHANIC_FORMS } from '../../model/mechanic.ts';
+import { MOVE_KINDS } from '../../model/move.ts';
+import { ApparelSchema, LevelSchema, SideSchema, WearSchema } from '../../model/primitives.ts';
+import { REACTION_GROUPS } from '../../model/reaction.ts';
+import { escapeText, splitEntries, unescapeText } from './text.ts';
+import {
+  arrow,
+  type Codec,
+  condition,
+  contact,
+  fit,
+  hold,
+  id,
+  landing,
+  listOf,
+  number,
+  oneOf,
+  pattern,
+  reactionNeed,
+  reference,
+  requirement,
+  seconds,
+  signs,
+  text,
+} from './values.ts';
+
+/** What a heading can begin. */
+export type BlockKind = 'System' | 'Mechanic' | 'Reaction' | 'Position' | 'Look' | 'Move' | 'Variant';
+export const HEADING_DEPTH: Record<BlockKind | 'Shared', number> = {
+  System: 1,
+  Shared: 1,
+  Mechanic: 2,
+  Reaction: 2,
+  Position: 2,
+  Look: 3,
+  Move: 4,
+  Variant: 5,
+};
+
+/** A line `- keyword: value`: the field that it fills, and how the value is written. */
+export interface Keyword<T = unknown> {
+  field: string;
+  codec: Codec<T>;
+  /** It may stand more than once; the field is the list of its values. */
+  many?: true;
+  required?: true;
+  /** An id may stand behind the keyword: `- fault late: …`. */
+  withId?: true;
+}
+
+// A table over many types of values: each is printed from the field that it was read into.
+const key = <T>(field: string, codec: Codec<T>, how: Omit<Keyword, 'field' | 'codec'> = {}): Keyword =>
+  ({ field, codec, ...how }) as Keyword;
+
+const aliases: Codec<string[]> = {
+  read: (line) => splitEntries(line, ';').map((part) => unescapeText(part.text)),
+  print: (names) => names.map((name) => escapeText(name).replaceAll(';', '\\;')).join('; '),
+};
+const fault = arrow('what mends it', false);
+const falsePositive = arrow('the honest test', true);
+const advice = {
+  cue: key('cues', text, { many: true }),
+  fault: key(
+    'faults',
+    {
+      read(line): { text: string; mend?: string } {
+        const [wrong, mend] = fault.read(line);
+        return { text: wrong, ...(mend !== undefined && { mend }) };
+      },
+      print: (one) => fault.print([one.text, one.mend]),
+    },
+    { many: true, withId: true },
+  ),
+};
+const fits = key('fits', fit, { many: true });
+const note = key('note', text);
+const hazards = key('hazards', listOf(oneOf(HazardTagSchema.options, 'hazard')));
+
+/** The keywords of each kind of block, in the order in which they are printed. */
+export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
+  System: {
+    aliases: key('aliases', aliases),
+    for: key('purpose', text),
+    build: key('build', text),
+    gi: key('gi', text),
+    'no-gi': key('noGi', text),
+    schools: key('schools', text),
+    note,
+  },
+  Mechanic: {
+    aliases: key('aliases', aliases),
+    form: key('form', oneOf(MECHANIC_FORMS, 'form'), { required: true }),
+    dose: key('dose', text),
+    how: key('how', text, { required: true }),
+    partner: key('partner', text),
+    ...advice,
+    hazards,
+    note,
+  },
+  Reaction: {
+    aliases: key('aliases', aliases),
+    group: key('group', oneOf(REACTION_GROUPS, 'group'), { required: true }),
+    needs: key('needs', listOf(reactionNeed)),
+    changes: key('changes', signs),
+    breaks: key('breaks', listOf(pattern)),
+    'top takes': key('topTakes', listOf(hold)),
+    'top lets go': key('topReleases', listOf(pattern)),
+    feel: key('feel', text),
+    script: key('script', text),
+    hazards,
+    note,
+  },
+  Position: {
+    aliases: key('aliases', aliases),
+    systems: key('systems', listOf(id)),
+    lead: key('leadSide', oneOf(SideSchema.options.slice(0, 2), 'side')),
+    apparel: key('apparel', oneOf(WearSchema.options, 'apparel')),
+    level: key('level', oneOf(LevelSchema.options, 'level')),
+    entry: key('entry', number(0, 1000)),
+    rest: key('rest', number(-100, 100)),
+    drift: key('drift', landing),
+    holds: key('holds', listOf(hold)),
+    'top holds': key('topHolds', listOf(hold)),
+    signs: key('signs', signs),
+    note,
+    ...advice,
+    fit: fits,
+  },
+  Look: {
+    timing: key('timing', oneOf(['hidden', 'seen'], 'timing')),
+    reactions: key('reactions', listOf(reference)),
+    note,
+  },
+  Move: {
+    aliases: key('aliases', aliases),
+    kind: key('kind', oneOf(MOVE_KINDS, 'kind of move'), { required: true }),
+    apparel: key('apparel', oneOf(WearSchema.options, 'apparel')),
+    level: key('level', oneOf(LevelSchema.options, 'level')),
+    direction: key('direction', number(0, 360 - 1e-9, '°')),
+    window: key('window', oneOf(['brief', 'open'], 'window')),
+    seconds: key('seconds', { ...seconds, print: String }),
+    needs: key('needs', listOf(condition)),
+    'needs holds': key('needsHolds', listOf(pattern)),
+    requires: key('requires', listOf(requirement)),
+    mechanics: key('mechanics', listOf(id)),
+    hazards,
+    note,
+    ...advice,
+    false: key(
+      'falsePositives',
+      {
+        read(line) {
+          const [works, test = ''] = falsePositive.read(line);
+          return { text: works, test };
+        },
+        print: (one: { text: string; test: string }) => falsePositive.print([one.text, one.test]),
+      },
+      { many: true },
+    ),
+    fit: fits,
+  },
+  Variant: {
+    house: key('house', oneOf(['yes'], 'mark of the house')),
+    apparel: key('apparel', oneOf(ApparelSchema.options, 'apparel')),
+    build: key('build', text),
+    when: key('when', text),
+    why: key('why', text),
+  },
+};
+
+/** What stands under the steps of a move and not above them. */
+export const ADVICE: readonly string[] = ['cue', 'fault', 'false', 'fit'];
+
+/** What stands in the brackets of a step, besides `after 1, 2` and `2 s`, in the order in which it is printed. */
+export const CLAUSES: Record<string, Keyword> = {
+  release: key('release', listOf(contact)),
+  take: key('take', listOf(hold)),
+  'top lets go': key('topReleases', listOf(pattern)),
+  'top takes': key('topTakes', listOf(hold)),
+  signs: key('signs', signs),
+  id: key('id', id),
+};

@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { HazardTagSchema } from './hazards.ts';
+import { AliasesSchema, CuesSchema, FaultSchema, NoteSchema } from './notes.ts';
+import { IdSchema, NameSchema, TextSchema } from './primitives.ts';
+
+export const MECHANIC_FORMS = ['solo', 'pair', 'line'] as const;
+
+/** A movement that many moves are made of, taught once: alone, with a partner, or down the mat. */
+export const MechanicSchema = z.strictObject({
+  id: IdSchema,
+  name: NameSchema,
+  aliases: AliasesSchema,
+  form: z.enum(MECHANIC_FORMS),
+  /** How much of it at a time: "8 a side". */
+  dose: NoteSchema,
+  how: TextSchema.min(1, 'say how it is done'),
+  /** What the partner does. */
+  partner: NoteSchema,
+  cues: CuesSchema,
+  faults: z.array(FaultSchema).default([]),
+  hazards: z.array(HazardTagSchema).default([]),
+  note: NoteSchema,
+});
+export type Mechanic = z.infer<typeof MechanicSchema>;
