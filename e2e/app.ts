@@ -50,28 +50,38 @@ export class App {
   }
 }
 
-/** Tests with the demo club (`demo`) or with nothing yet (`empty`); each has a database of its own. */
-export const test = base.extend<{ demo: App; empty: App }, { demoDatabase: string }>({
-  // Seeded once a worker, copied for every test.
-  demoDatabase: [
-    async ({}, use) => {
-      const app = new App();
-      await app.start();
-      await app.seed(path.join(root, 'testing/club'));
-      await app.stop();
-      await use(app.database);
-      await app.close();
-    },
-    { scope: 'worker' },
-  ],
-  demo: async ({ demoDatabase }, use) => {
-    const app = new App();
-    for (const end of ['', '-wal'])
-      if (existsSync(demoDatabase + end)) copyFileSync(demoDatabase + end, app.database + end);
-    await app.start();
-    await use(app);
-    await app.close();
-  },
+/** A database seeded once a worker; every test gets a copy. */
+async function seeded(folder: string, use: (database: string) => Promise<void>): Promise<void> {
+  const app = new App();
+  await app.start();
+  await app.seed(path.join(root, folder));
+  await app.stop();
+  await use(app.database);
+  await app.close();
+}
+
+/** An application over a copy of a database. */
+async function copyOf(database: string, use: (app: App) => Promise<void>): Promise<void> {
+  const app = new App();
+  for (const end of ['', '-wal'])
+    if (existsSync(database + end)) copyFileSync(database + end, app.database + end);
+  await app.start();
+  await use(app);
+  await app.close();
+}
+
+/**
+ * Tests with a small club (`demo`), with the club that ships (`shipped`), or with nothing yet (`empty`); each has a
+ * database of its own.
+ */
+export const test = base.extend<
+  { demo: App; shipped: App; empty: App },
+  { demoDatabase: string; shippedDatabase: string }
+>({
+  demoDatabase: [({}, use) => seeded('testing/club', use), { scope: 'worker' }],
+  shippedDatabase: [({}, use) => seeded('demo', use), { scope: 'worker' }],
+  demo: ({ demoDatabase }, use) => copyOf(demoDatabase, use),
+  shipped: ({ shippedDatabase }, use) => copyOf(shippedDatabase, use),
   empty: async ({}, use) => {
     const app = new App();
     await app.start();

@@ -9,6 +9,8 @@ const PLACES = [
   'map/kelpwick?view=board&system=butterfly&pane=lines&sel=exchange.one-hook-sweep--none',
   'map/kelpwick?sel=move.finish-lock',
   'map/kelpwick?sel=reaction.strip-collar',
+  'map/kelpwick?sel=mechanic.hip-escape',
+  'map/kelpwick?view=handbook&system=butterfly',
   'map/kelpwick/read?at=collar-sleeve&met=strip-collar',
   'map/kelpwick/read?at=x-guard&as=top',
   'map/kelpwick/read?by=holds',

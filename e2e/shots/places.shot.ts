@@ -9,46 +9,50 @@ const isLaidOut = (page: Page) =>
   );
 const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
 
-test('pictures of every place, from the demo', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/map/kelpwick`);
-  await expect(page.locator('.card-group.system')).toHaveCount(7);
+test('pictures of every place, from the demo', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/map/kelpwick`);
+  await expect(page.locator('.card-group.system')).toHaveCount(11);
   await expect(page.locator('.edge title').first()).toContainText('times a round');
   await isLaidOut(page);
   await page.screenshot(shot('map'));
 
-  await page.goto(`${demo.url}/map/kelpwick?system=half-guard`);
+  await page.goto(`${shipped.url}/map/kelpwick?system=half-guard`);
   await expect(page.locator('button.position-card', { hasText: 'Half guard, knee shield' })).toBeVisible();
   await expect(page.locator('.worth').first()).toBeVisible();
   await isLaidOut(page);
   await page.screenshot(shot('map-system'));
 
-  await page.goto(`${demo.url}/map/kelpwick?system=cross-sleeve&sel=position.cross-sleeve`);
+  await page.goto(`${shipped.url}/map/kelpwick?system=cross-sleeve&sel=position.cross-sleeve-kneeling`);
   await expect(page.getByRole('complementary')).toBeVisible();
   await isLaidOut(page);
   await page.screenshot(shot('map-sheet'));
 
-  await page.goto(`${demo.url}/map/kelpwick?view=board&system=cross-sleeve&cell=x-tip.widen-base`);
-  await expect(page.locator('.board-cell.hole.here')).toBeVisible();
-  await page.locator('.board-cell.hole.here').dblclick();
-  await page.keyboard.type('top');
+  await page.goto(`${shipped.url}/map/kelpwick?view=board&system=butterfly&cell=one-hook-sweep.none`);
+  await expect(page.getByRole('grid', { name: 'Answer board' })).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.type('flatt');
   await expect(page.getByRole('listbox')).toBeVisible();
   await page.screenshot(shot('board'));
 
-  await page.goto(`${demo.url}/map/kelpwick?view=board&system=butterfly&pane=lines`);
+  await page.goto(`${shipped.url}/map/kelpwick?view=board&system=butterfly&pane=lines`);
   await page.getByRole('textbox', { name: 'Lines of the system' }).click();
-  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Control+Home');
   await page.keyboard.insertText(
-    'Two hooks, over and under: Sit-up sweep | tripods -> top-side 30% else Single-leg X',
+    'Over and under, two hooks: Sit-up sweep | Widens the base -> top-side 30% else Single-leg X\n',
   );
   await expect(page.getByText('new move Sit-up sweep')).toBeVisible();
   await page.screenshot(shot('lines'));
 
-  await page.goto(`${demo.url}/map/kelpwick/read?at=collar-sleeve&met=strip-collar`);
+  await page.goto(`${shipped.url}/map/kelpwick?view=handbook&system=butterfly`);
+  await expect(page.getByRole('article', { name: 'Handbook' })).toBeVisible();
+  await page.screenshot(shot('handbook'));
+
+  await page.goto(`${shipped.url}/map/kelpwick/read?at=collar-sleeve-kneeling&met=strip-collar`);
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await expect(page.locator('.worth').first()).toBeVisible();
   await page.screenshot(shot('read'));
 
-  await page.goto(`${demo.url}/map/kelpwick/read?at=cross-sleeve`);
+  await page.goto(`${shipped.url}/map/kelpwick/read?at=cross-sleeve-kneeling`);
   await page
     .getByRole('group', { name: 'How to say where we are' })
     .getByRole('button', { name: 'Holds' })
@@ -59,25 +63,25 @@ test('pictures of every place, from the demo', async ({ page, demo }) => {
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await page.screenshot(shot('read-holds'));
 
-  await page.goto(`${demo.url}/map/kelpwick/weigh?at=triangle&see=dilemmas`);
+  await page.goto(`${shipped.url}/map/kelpwick/weigh?at=butterfly&see=dilemmas`);
   await page.getByText('What to train so that they look the same').first().click();
   await page.screenshot(shot('weigh'));
 
-  await page.goto(`${demo.url}/map/kelpwick/weigh?at=collar-sleeve-standing&see=opponent`);
+  await page.goto(`${shipped.url}/map/kelpwick/weigh?at=collar-sleeve-standing&see=opponent`);
   await page.getByLabel('What-if', { exact: true }).selectOption('Marten again');
   await page.getByLabel('Beside').selectOption('Beside: the map as it is');
   await expect(page.getByRole('note')).toBeVisible();
   await page.screenshot(shot('weigh-opponent'));
 
-  await page.goto(`${demo.url}/map/kelpwick/balance?move=over-under-sweep`);
+  await page.goto(`${shipped.url}/map/kelpwick/balance?move=scissor`);
   await expect(page.getByRole('group', { name: 'Top from above on the mat' })).toBeVisible();
   await page.screenshot(shot('balance'));
 
-  await page.goto(`${demo.url}/club/classes/tuesday`);
+  await page.goto(`${shipped.url}/club/classes/tuesday`);
   await expect(page.getByRole('listitem').first()).toBeVisible();
   await page.screenshot(shot('drills'));
 
-  await page.goto(`${demo.url}/club/mat/tuesday`);
+  await page.goto(`${shipped.url}/club/mat/tuesday`);
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('timer')).toBeVisible();
   await page.screenshot(shot('mat'));

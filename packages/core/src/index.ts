@@ -2,9 +2,14 @@
 export { type Build, GRAVITY, MASS_RANGE, STATURE_RANGE } from './balance/bodyTables.ts';
 export { checkSweep, momentOfSweep, type SweepCheck, USUAL_BUILD } from './balance/checkSweep.ts';
 export { convexHull, type Point } from './balance/convexHull.ts';
-export { STANCE_NAMES, type StanceName, STANCES } from './balance/stances.ts';
+export { STANCE_NAMES, STANCES, type StanceName } from './balance/stances.ts';
 export { heading, tipping } from './balance/tipping.ts';
-export { type Post, type ProfileDirection, type TippingProfile, tippingProfile } from './balance/tippingProfile.ts';
+export {
+  type Post,
+  type ProfileDirection,
+  type TippingProfile,
+  tippingProfile,
+} from './balance/tippingProfile.ts';
 export { topSetup } from './balance/topSetup.ts';
 export { weakestArc } from './balance/weakestArc.ts';
 export type { Moment } from './body/followSteps.ts';
@@ -13,25 +18,63 @@ export { limbConflicts } from './body/limbConflicts.ts';
 export { mirror, sided } from './body/mirror.ts';
 export { playable } from './body/playable.ts';
 export { type ApparelTranslation, holdsWorn, translateApparel } from './body/translateApparel.ts';
-export { conditionWords, contactName, facetName, holdWords, joinWords, patternWords, signsWords, signWords, targetName, type WordContext, wordContext } from './body/words.ts';
-export type { Finding, Severity } from './check/finding.ts';
+export {
+  conditionWords,
+  contactName,
+  facetName,
+  holdWords,
+  joinWords,
+  patternWords,
+  signsWords,
+  signWords,
+  targetName,
+  type WordContext,
+  wordContext,
+} from './body/words.ts';
+export type { CheckContext, Finding, Severity } from './check/finding.ts';
 export { type Hole, holes } from './check/holes.ts';
 export { validateMap } from './check/validateMap.ts';
 export { printOpenApi } from './contract/openApi.ts';
-export { addressOf, type AnswerOf, type CallOf, type InputOf, isText, type Route } from './contract/route.ts';
-export { CHANGES_PAGE, HISTORY_PAGE, type RouteName, ROUTES } from './contract/routes.ts';
-export { addressKey, type Change, type ChangeEvent, ChangeEventSchema, type DocumentAddress, type DocumentSummary, type FieldOverlap, type HistoryLine, type MadeChange, type RefusalBody, type StoredDocument } from './contract/shapes.ts';
+export { type AnswerOf, addressOf, type CallOf, type InputOf, isText, type Route } from './contract/route.ts';
+export { CHANGES_PAGE, HISTORY_PAGE, ROUTES, type RouteName } from './contract/routes.ts';
+export {
+  addressKey,
+  type Change,
+  type ChangeEvent,
+  ChangeEventSchema,
+  type DocumentAddress,
+  type DocumentSummary,
+  type FieldOverlap,
+  type HistoryLine,
+  type MadeChange,
+  type RefusalBody,
+  type StoredDocument,
+} from './contract/shapes.ts';
 export { type Applied, applyCommand } from './documents/applyCommand.ts';
-export { batch, type Command, describe as describeHead, place, put, remove, set as setFields } from './documents/command.ts';
+export {
+  batch,
+  type Command,
+  describe as describeHead,
+  place,
+  put,
+  remove,
+  set as setFields,
+} from './documents/command.ts';
 export { type AnyDocument, defineDocument } from './documents/defineDocument.ts';
 export { describeChange, describeField, describeValue } from './documents/describeChange.ts';
 export { diffDocuments } from './documents/diffDocuments.ts';
 export { badReferences } from './documents/documentIssues.ts';
-export { DOCUMENT_KIND_NAMES, DOCUMENT_KINDS, type DocumentKindName, documentKindOf, type DocumentOf } from './documents/documentKinds.ts';
+export {
+  DOCUMENT_KIND_NAMES,
+  DOCUMENT_KINDS,
+  type DocumentKindName,
+  type DocumentOf,
+  documentKindOf,
+} from './documents/documentKinds.ts';
 export { duplicatePosition, duplicateSystem } from './documents/duplicate.ts';
 export { edit, isEmpty } from './documents/edit.ts';
-export { fieldValue } from './documents/fieldValue.ts';
 export { type Field, fieldsOfChange, isOrder, meet, overlap, withoutFields } from './documents/fields.ts';
+export { fieldValue } from './documents/fieldValue.ts';
 export { type Issue, RefusedError } from './documents/issue.ts';
 export { commandOf, rebase } from './documents/rebase.ts';
 export { zodIssues } from './documents/zodIssues.ts';
@@ -41,9 +84,16 @@ export { coverArcs, coverBound } from './drill/coverArcs.ts';
 export { coverChains } from './drill/coverChains.ts';
 export { fillReps, type RepSum } from './drill/fillReps.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './drill/matRun.ts';
-export { planClass, type PlannedClass } from './drill/planClass.ts';
-export { bookErrorText, type GuardBook, parseGuardBook } from './formats/book/parseGuardBook.ts';
+export { type PlannedClass, planClass } from './drill/planClass.ts';
+export {
+  type BookError,
+  type BookFile,
+  bookErrorText,
+  type GuardBook,
+  parseGuardBook,
+} from './formats/book/parseGuardBook.ts';
 export { printGuardBook } from './formats/book/printGuardBook.ts';
+export { type BookChange, takeBook } from './formats/book/takeBook.ts';
 export { isOutcomeWord, type LineError, type Named, parseAnswer, quoteName } from './formats/lineSyntax.ts';
 export { parseMapFile, printMapFile } from './formats/mapFile.ts';
 export { mapJsonSchema } from './formats/mapJsonSchema.ts';
@@ -61,46 +111,91 @@ export { solveStochasticGame } from './game/solveStochasticGame.ts';
 export type { StochasticGame } from './game/stochasticGame.ts';
 export { allNames } from './model/allNames.ts';
 export { answerTo } from './model/answerTo.ts';
-export { type Block, CLASS_FORMAT, CLASS_VERSION, type ClassPlan, ClassSchema, type DrilledBlock } from './model/classPlan.ts';
+export {
+  type Block,
+  CLASS_FORMAT,
+  CLASS_VERSION,
+  type ClassPlan,
+  ClassSchema,
+  type DrilledBlock,
+} from './model/classPlan.ts';
 export { emptyClub } from './model/club.ts';
-export { type Contact, CONTACTS } from './model/contacts.ts';
+export { CONTACTS, type Contact } from './model/contacts.ts';
 export { type Basis, type Exchange, ExchangeSchema } from './model/exchange.ts';
 export { freshId } from './model/freshId.ts';
 export { HAZARD_TAGS, type HazardTag } from './model/hazards.ts';
-export { type Depth, DEPTHS, type GripPlace, type Hold, HOLD_ACTIONS, type HoldAction, type HoldClass, type HoldPattern, HoldSchema, type Part, PARTS, type Target } from './model/hold.ts';
+export {
+  DEPTHS,
+  type Depth,
+  type GripPlace,
+  HOLD_ACTIONS,
+  type Hold,
+  type HoldAction,
+  type HoldClass,
+  type HoldPattern,
+  HoldSchema,
+  PARTS,
+  type Part,
+  type Target,
+} from './model/hold.ts';
 export { matchesPattern, patternOf } from './model/holdPattern.ts';
 export { indexMap } from './model/indexMap.ts';
 export { JOINTS } from './model/joint.ts';
-export { emptyMap, ENTITY_SCHEMAS, type EntityKind, type EntityOf, type GuardMap, MapSchema } from './model/map.ts';
-export { type Move, MOVE_KINDS, MoveSchema, type Step, type Variant } from './model/move.ts';
-export { BUILD_VALUES, type Fault, type Fit, FitSchema } from './model/notes.ts';
+export {
+  ENTITY_SCHEMAS,
+  type EntityKind,
+  type EntityOf,
+  emptyMap,
+  type GuardMap,
+  MapSchema,
+} from './model/map.ts';
+export { MECHANIC_FORMS, type Mechanic, MechanicSchema } from './model/mechanic.ts';
+export { MOVE_KINDS, type Move, MoveSchema, type Step, type Variant } from './model/move.ts';
+export { BUILD_VALUES, type FalsePositive, type Fault, type Fit, FitSchema } from './model/notes.ts';
 export { type Opponent, type Tendency, trustOffered } from './model/opponent.ts';
-export { isOutcome, type Landing, type Outcome, OUTCOMES } from './model/outcome.ts';
+export { isOutcome, type Landing, OUTCOMES, type Outcome } from './model/outcome.ts';
 export { type Look, type Position, PositionSchema, type System } from './model/position.ts';
 export { type Apparel, type Level, NameSchema, type Side } from './model/primitives.ts';
-export { bareRef, type Reaction, REACTION_GROUPS, reactionKey, type ReactionRef, ReactionSchema } from './model/reaction.ts';
+export {
+  bareRef,
+  type LookReaction,
+  REACTION_GROUPS,
+  type Reaction,
+  type ReactionNeed,
+  type ReactionRef,
+  ReactionSchema,
+  reactionKey,
+} from './model/reaction.ts';
+export { reactionWords } from './model/reactionWords.ts';
 export { remember } from './model/remember.ts';
 export type { RulesProfile } from './model/rulesProfile.ts';
 export { type Scenario, ScenarioSchema, type WhatIf, WhatIfSchema } from './model/scenario.ts';
 export { exchangeSeconds, variantOf } from './model/seconds.ts';
-export { type Condition, type Facet, FACET_NAMES, FACETS, signOf, type Signs } from './model/signs.ts';
+export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs, signOf } from './model/signs.ts';
 export { differences, type Nearest } from './read/nearestPositions.ts';
 export { readAsTop, type TopOption } from './read/readAsTop.ts';
 export type { Builds, Option, Rank } from './read/readMove.ts';
-export { orderWords, type Reading, type ReadOption, readReaction, type ReadRequest } from './read/readReaction.ts';
+export {
+  orderWords,
+  type Reading,
+  type ReadOption,
+  type ReadRequest,
+  readReaction,
+} from './read/readReaction.ts';
 export { suggestAnswers } from './read/suggestAnswers.ts';
 export { legality } from './rules/legality.ts';
 export { SHIPPED_PROFILES } from './rules/shippedProfiles.ts';
 export { bestChains } from './weigh/bestChains.ts';
 export { type Dilemma, findDilemmas, partingOf } from './weigh/findDilemmas.ts';
 export { findHoles, resolveHoles, type StakedHole } from './weigh/findHoles.ts';
-export { dependence, type Dependence, holdDependence, type TakenAway } from './weigh/holdDependence.ts';
+export { type Dependence, dependence, holdDependence, type TakenAway } from './weigh/holdDependence.ts';
 export type { WeighOptions } from './weigh/mapGame.ts';
-export { type End, ENDS, outcomeOdds, simulateRounds } from './weigh/outcomeOdds.ts';
+export { ENDS, type End, outcomeOdds, simulateRounds } from './weigh/outcomeOdds.ts';
+export { outcomePoints } from './weigh/outcomePoints.ts';
 export { pointsText, signedPoints } from './weigh/pointsText.ts';
 export { scenarioOptions } from './weigh/scenarioOptions.ts';
 export { sensitivity } from './weigh/sensitivity.ts';
-export { solveForTrusts, tradeCurve, type TrustSolutions } from './weigh/solveForTrusts.ts';
+export { solveForTrusts, type TrustSolutions, tradeCurve } from './weigh/solveForTrusts.ts';
 export { choosePlan, type LookPlan, solveMap } from './weigh/solveMap.ts';
 export { topSheet } from './weigh/topSheet.ts';
 export { describeWeighing, type Weighing, weighMap } from './weigh/weighMap.ts';

@@ -35,7 +35,7 @@ function findable(map: GuardMap): Found[] {
     ...map.moves.map(({ id, name, aliases, position, mechanics }) => ({
       key: `move ${id}`,
       name,
-      aliases: [...aliases, ...mechanics],
+      aliases: [...aliases, ...mechanics.flatMap((of) => index.mechanic.get(of)?.name ?? [])],
       what: `move from ${index.position.get(position)?.name ?? position}`,
       address: at('move', id),
     })),
@@ -45,6 +45,13 @@ function findable(map: GuardMap): Found[] {
       aliases,
       what: `what top does: ${group}`,
       address: at('reaction', id),
+    })),
+    ...map.mechanics.map(({ id, name, aliases }) => ({
+      key: `mechanic ${id}`,
+      name,
+      aliases,
+      what: 'mechanic',
+      address: at('mechanic', id),
     })),
     ...map.systems.map(({ id, name, aliases }) => ({
       key: `system ${id}`,

@@ -7,6 +7,8 @@ import {
   freshId,
   type GuardMap,
   indexMap,
+  type Mechanic,
+  MechanicSchema,
   type Move,
   MoveSchema,
   type Position,
@@ -62,6 +64,16 @@ export function newExchange(map: GuardMap, move: Move, reaction: ReactionRef | '
     to: { position: move.position },
     chance: 0.5,
     basis: 'coach',
+  });
+}
+
+/** A mechanic with a name, drilled alone until somebody says how. */
+export function newMechanic(map: GuardMap, name: string): Mechanic {
+  return MechanicSchema.parse({
+    id: freshId(name, indexMap(map).mechanic.keys()),
+    name,
+    form: 'solo',
+    how: name,
   });
 }
 

@@ -1,5 +1,5 @@
 import '../jitless.ts';
-import { type Finding, type RulesProfile, validateMap } from '@aftersquall/core';
+import { type CheckContext, type Finding, validateMap } from '@aftersquall/core';
 import { expose } from 'comlink';
 import { keepMap } from './mapMirror.ts';
 
@@ -7,7 +7,7 @@ const { open, change, map } = keepMap();
 const checker = {
   open,
   change,
-  check: (rules: RulesProfile | undefined): Finding[] => validateMap(map(), rules ? { rules } : {}),
+  check: (context: CheckContext): Finding[] => validateMap(map(), context),
 };
 export type Checker = typeof checker;
 

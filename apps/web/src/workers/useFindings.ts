@@ -1,6 +1,14 @@
-import { type Finding, type GuardMap, type RulesProfile, validateMap } from '@aftersquall/core';
+import {
+  type CheckContext,
+  type Finding,
+  type GuardMap,
+  outcomePoints,
+  type RulesProfile,
+  validateMap,
+  type Weighing,
+} from '@aftersquall/core';
 import { wrap } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Checker } from './checker.worker.ts';
 import { mirrorMap } from './mapMirror.ts';
 
@@ -9,9 +17,9 @@ const startChecker = () =>
 let askChecker: ReturnType<typeof startChecker> | undefined;
 
 /** Has a map checked away from the screen; after an edit only what the edit touches is sent and looked at again. */
-function check(map: GuardMap, rules: RulesProfile | undefined): Promise<Finding[]> {
+function check(map: GuardMap, context: CheckContext): Promise<Finding[]> {
   askChecker ??= startChecker();
-  return askChecker(map, (checker) => checker.check(rules));
+  return askChecker(map, (checker) => checker.check(context));
 }
 
 /** Below this a map is checked at once: asking the worker would take longer. */
@@ -19,12 +27,21 @@ const SMALL = 12;
 
 /**
  * What there is to find in a map, worked out away from the screen. While a newer map is being checked the findings
- * of the one before stand, marked as not fresh; of several edits in a row only the last is checked.
+ * of the one before stand, marked as not fresh; of several edits in a row only the last is checked. What has to do with
+ * worths is asked once they are known.
  */
 export function useFindings(
   map: GuardMap,
   rules: RulesProfile | undefined,
+  weighing: Weighing | undefined,
 ): { findings: Finding[]; fresh: boolean; failed: boolean } {
+  const context = useMemo(
+    (): CheckContext => ({
+      ...(rules && { rules }),
+      ...(weighing && { weighed: weighedOf(map, rules, weighing) }),
+    }),
+    [map, rules, weighing],
+  );
   const [failed, setFailed] = useState(false);
   const [found, setFound] = useState<{
     map: GuardMap;
@@ -33,11 +50,11 @@ export function useFindings(
   }>();
   useEffect(() => {
     if (map.positions.length <= SMALL) {
-      setFound({ map, rules, findings: validateMap(map, rules ? { rules } : {}) });
+      setFound({ map, rules, findings: validateMap(map, context) });
       return;
     }
     let current = true;
-    check(map, rules).then(
+    check(map, context).then(
       (findings) => {
         if (!current) return;
         setFailed(false);
@@ -49,6 +66,17 @@ export function useFindings(
     return () => {
       current = false;
     };
-  }, [map, rules]);
+  }, [map, rules, context]);
   return { findings: found?.findings ?? [], fresh: found?.map === map && found.rules === rules, failed };
 }
+
+/** What of a weighing the findings ask for. */
+const weighedOf = (
+  { settings }: GuardMap,
+  rules: RulesProfile | undefined,
+  { positions }: Weighing,
+): NonNullable<CheckContext['weighed']> => ({
+  positions: Object.fromEntries(positions.map(({ position, value }) => [position, value])),
+  outcomes: outcomePoints({ rules, submissionWorth: settings.submissionWorth }),
+  waiting: positions.filter(({ best }) => best === undefined).map(({ position }) => position),
+});

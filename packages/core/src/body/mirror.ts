@@ -5,7 +5,7 @@ import type { Move, Step, Variant } from '../model/move.ts';
 import { isOutcome, type Landing } from '../model/outcome.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Side } from '../model/primitives.ts';
-import type { Reaction, ReactionRef } from '../model/reaction.ts';
+import type { Reaction, ReactionNeed, ReactionRef } from '../model/reaction.ts';
 import type { Condition, Facet, Signs } from '../model/signs.ts';
 
 const SIDE: Record<Side, Side> = { L: 'R', R: 'L', C: 'C' };
@@ -90,8 +90,14 @@ const move = (value: Move): Move => ({
   ...(value.direction !== undefined && { direction: (360 - value.direction) % 360 }),
 });
 
+const need = (value: ReactionNeed): ReactionNeed => {
+  if ('free' in value) return { free: contact(value.free) };
+  return 'not' in value ? { not: pattern(value.not) } : condition(value);
+};
+
 const reaction = (value: Reaction): Reaction => ({
   ...value,
+  needs: value.needs.map(need),
   changes: signs(value.changes),
   breaks: value.breaks.map(pattern),
   topTakes: value.topTakes.map(hold),

@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { applyCommand } from '../documents/applyCommand.ts';
 import type { Hold } from '../model/hold.ts';
 import type { GuardMap } from '../model/map.ts';
+import { ReactionSchema } from '../model/reaction.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
 import { smallMap } from '../test/smallMap.ts';
+import { outcomePoints } from '../weigh/outcomePoints.ts';
 import { validateMap } from './validateMap.ts';
 
 const change = (edit: (map: GuardMap) => void): GuardMap => {
@@ -189,7 +191,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'attack-without-hazard',
     change((map) => (map.moves[1]!.hazards = [])),
-    '"Collar choke" is a submission without a hazard.',
+    '"Collar choke" attacks a joint or the neck and carries no hazard.',
     smallMap(),
   ],
   [
@@ -244,7 +246,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
       map.moves[2]!.steps = [{ id: 's1', text: 'Tilt.', take: [], release: [], seconds: 1 }];
       map.exchanges[2]!.to = { position: 'cross' };
     }),
-    '"Tilt to the side" arrives at "Two on one", but its steps do not say how the left hand and right hand two-on-one on the near sleeve at the cuff.',
+    '“Tilt to the side” arrives at “Two on one”, which has what no step takes: left hand and right hand two-on-one on the near sleeve at the cuff.',
     change((map) => (map.moves[2]!.steps = [{ id: 's1', text: 'Tilt.', take: [], release: [], seconds: 1 }])),
   ],
   [
@@ -271,6 +273,130 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
     'No look of "Position 3" lists "Strips the collar grip", which 3 of 3 positions like it do.',
     likePositions(false),
   ],
+  [
+    'roll-without-hazard',
+    change((map) =>
+      map.reactions.push(
+        ReactionSchema.parse({
+          id: 'roll',
+          name: 'Rolls forward',
+          group: 'turning & rolling',
+          needs: [{ facet: 'top.elbowR', values: ['bent-trapped'] }],
+        }),
+      ),
+    ),
+    '“Rolls forward” turns over a trapped arm and carries no hazard.',
+    change((map) =>
+      map.reactions.push(
+        ReactionSchema.parse({
+          id: 'roll',
+          name: 'Rolls forward',
+          group: 'turning & rolling',
+          needs: [{ facet: 'top.elbowR', values: ['bent-trapped'] }],
+          hazards: ['shoulder-lock'],
+        }),
+      ),
+    ),
+  ],
+  [
+    'broken-back',
+    change((map) => {
+      map.positions[1]!.holds.push(map.positions[0]!.holds[0]!);
+      map.moves[0]!.steps[0]!.take[0]!.contacts = ['handL'];
+      map.positions[1]!.holds[0]!.contacts = ['handL'];
+    }),
+    '“Gather the sleeve with both hands”, met by “Strips the collar grip”, arrives at “Two on one”, which has again what was broken: right hand grips the near collar (cross, deep).',
+    change((map) => {
+      map.positions[1]!.holds.push(map.positions[0]!.holds[0]!);
+      map.exchanges[0]!.note = 'the strip only loosens it';
+    }),
+  ],
+  [
+    'arrival-stance',
+    change((map) => (map.positions[1]!.signs = { 'top.stance': 'standing' })),
+    "“Gather the sleeve with both hands”, met by “Strips the collar grip”, ends with top's stance kneeling; “Two on one” has top's stance standing.",
+    change((map) => {
+      map.positions[1]!.signs = { 'top.stance': 'standing' };
+      map.moves[0]!.steps[0]!.signs = { 'top.stance': 'standing' };
+    }),
+  ],
+  [
+    'impossible-reaction',
+    change((map) => (map.reactions[1]!.needs = [{ free: 'handR' }])),
+    'In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: it needs top’s right hand free, and bottom has the left hand grips the far sleeve at the cuff (same-side).',
+    change((map) => (map.reactions[1]!.needs = [{ free: 'handL' }])),
+  ],
+  [
+    'impossible-reaction',
+    change(
+      (map) => (map.reactions[1]!.needs = [{ facet: 'top.stance', values: ['standing'], mark: 'must' }]),
+    ),
+    "In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: it needs top's stance standing.",
+    change(
+      (map) => (map.reactions[1]!.needs = [{ facet: 'top.stance', values: ['standing'], mark: 'helps' }]),
+    ),
+  ],
+  [
+    'impossible-reaction',
+    change((map) => (map.reactions[1]!.changes = { 'top.stance': 'kneeling' })),
+    'In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: top is kneeling already.',
+    change((map) => (map.reactions[1]!.changes = { 'top.stance': 'standing' })),
+  ],
+  [
+    'impossible-reaction',
+    change((map) => (map.reactions[1]!.changes = { 'top.handR': 'posted' })),
+    'In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: it makes top’s right hand posted, and bottom has the left hand grips the far sleeve at the cuff (same-side) unbroken.',
+    change((map) => {
+      map.reactions[1]!.changes = { 'top.handR': 'posted' };
+      map.reactions[1]!.breaks = [{ part: 'sleeve' }];
+    }),
+  ],
+  [
+    'impossible-reaction',
+    change((map) => (map.reactions[1]!.needs = [{ not: { part: 'collar' } }])),
+    'In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: bottom must not have a hold on the collar.',
+    change((map) => (map.reactions[1]!.needs = [{ not: { part: 'belt' } }])),
+  ],
+  [
+    'same-landing',
+    change((map) => (map.exchanges[0]!.to = { position: 'start' })),
+    '“Gather the sleeve with both hands”, met by “Strips the collar grip”, leads to “Collar and far sleeve” whether it works or not.',
+    change((map) => {
+      map.exchanges[0]!.to = { position: 'start' };
+      map.exchanges[0]!.otherwise = { outcome: 'passed' };
+    }),
+  ],
+  [
+    'likelier-opposed',
+    change((map) =>
+      map.exchanges.push({
+        ...map.exchanges[1]!,
+        id: 'choke-strip',
+        reaction: { id: 'strip-collar' },
+        chance: 0.6,
+      }),
+    ),
+    '“Collar choke” is likelier met by “Strips the collar grip” (60 %) than when nobody opposes it (40 %).',
+    change((map) =>
+      map.exchanges.push({
+        ...map.exchanges[1]!,
+        id: 'choke-strip',
+        reaction: { id: 'strip-collar' },
+        chance: 0.6,
+        note: 'their pull closes it',
+      }),
+    ),
+  ],
+  [
+    'repeated-words',
+    change((map) => {
+      for (const move of map.moves.slice(0, 3)) move.cues = ['Elbows in.'];
+    }),
+    'The cue “Elbows in.” stands in 3 places.',
+    change((map) => {
+      for (const move of map.moves.slice(0, 2)) move.cues = ['Elbows in.'];
+    }),
+  ],
 ];
 
 describe('findings', () => {
@@ -286,6 +412,38 @@ describe('findings', () => {
     expect(sentences(unfreed, 'limb-conflict')).toEqual([
       'In "Gather the sleeve with both hands" the right hand takes the far sleeve at the cuff while it holds the far collar.',
     ]);
+  });
+
+  it('ask what things are worth only where that is known', () => {
+    const weighed = {
+      positions: { start: 0.5, cross: -1 },
+      outcomes: outcomePoints({ submissionWorth: 8 }),
+      waiting: ['cross'],
+    };
+    const map = change((changed) => {
+      changed.exchanges[0]!.otherwise = { outcome: 'recovered' };
+      const pass = {
+        ...changed.positions[1]!,
+        id: 'pass',
+        name: 'Pass begun',
+        holds: [],
+        signs: { 'top.line': 'knee-L' as const },
+      };
+      changed.positions.push(pass);
+      changed.positions[1]!.holds.push(changed.positions[0]!.holds[0]!);
+    });
+    const found = (context: Parameters<typeof validateMap>[1]) =>
+      validateMap(map, context)
+        .filter(({ code }) => ['worthless-success', 'never-played', 'worthless-holds'].includes(code))
+        .map(({ sentence }) => sentence);
+    expect(found({})).toEqual([]);
+    expect(found({ weighed: { ...weighed, positions: { ...weighed.positions, pass: -0.5 } } })).toEqual([
+      'When “Gather the sleeve with both hands” works it leads to “Two on one”, worth −1.00; failing leads to “guard recovered”, worth 0.00.',
+      'In “Two on one” bottom has the better holds, and yet it is worth −1.00, less than a pass that has begun (−0.50).',
+      'In “Two on one” waiting is the best plan, though it has moves.',
+    ]);
+    const fine = { ...weighed, positions: { start: 0.5, cross: 0.5, pass: -0.5 }, waiting: [] };
+    expect(found({ weighed: fine })).toEqual([]);
   });
 
   it('name the nearest allowed move when the rules bar one, and only under rules', () => {

@@ -1,5 +1,6 @@
 import type { Command } from '../documents/command.ts';
 import type { EntityKind, GuardMap } from '../model/map.ts';
+import type { Outcome } from '../model/outcome.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 
 export type Severity = 'error' | 'warning' | 'note';
@@ -19,6 +20,13 @@ export interface Finding {
 export interface CheckContext {
   /** The profile in use; without one nothing is barred. */
   rules?: RulesProfile;
+  /** What things are worth, points, where the map has been weighed; without it worths are not asked about. */
+  weighed?: {
+    positions: Readonly<Record<string, number>>;
+    outcomes: Readonly<Record<Outcome, number>>;
+    /** Positions in which waiting is the best plan. */
+    waiting: readonly string[];
+  };
 }
 
 export type Check = (map: GuardMap, context: CheckContext) => Finding[];

@@ -1,7 +1,8 @@
 import type { GuardMap } from '../model/map.ts';
 import type { Check, CheckContext, Finding, Severity } from './finding.ts';
 import { arrivalGap } from './findings/arrivalGap.ts';
-import { attackWithoutHazard } from './findings/attackWithoutHazard.ts';
+import { arrivalStance } from './findings/arrivalStance.ts';
+import { attackWithoutHazard, rollWithoutHazard } from './findings/attackWithoutHazard.ts';
 import { badReference } from './findings/badReference.ts';
 import { bareHandover } from './findings/bareHandover.ts';
 import { barredMove } from './findings/barredMove.ts';
@@ -12,13 +13,17 @@ import { deadEnd } from './findings/deadEnd.ts';
 import { endlessLoop } from './findings/endlessLoop.ts';
 import { freePost } from './findings/freePost.ts';
 import { hole } from './findings/hole.ts';
+import { impossibleReaction } from './findings/impossibleReaction.ts';
 import { impossibleSigns } from './findings/impossibleSigns.ts';
 import { limbConflict } from './findings/limbConflict.ts';
+import { likelierOpposed, sameLanding } from './findings/oddChances.ts';
 import { orderFault } from './findings/orderFault.ts';
+import { repeatedWords } from './findings/repeatedWords.ts';
 import { stepTrouble } from './findings/stepTrouble.ts';
 import { unmetNeed } from './findings/unmetNeed.ts';
 import { unreachable } from './findings/unreachable.ts';
 import { unopposedOnly, untrained } from './findings/untrained.ts';
+import { neverPlayed, worthlessHolds, worthlessSuccess } from './findings/worthless.ts';
 
 const CHECKS: readonly Check[] = [
   badReference,
@@ -28,6 +33,7 @@ const CHECKS: readonly Check[] = [
   chance,
   clothWithoutJacket,
   attackWithoutHazard,
+  rollWithoutHazard,
   barredMove,
   hole,
   deadEnd,
@@ -37,10 +43,18 @@ const CHECKS: readonly Check[] = [
   stepTrouble,
   bareHandover,
   arrivalGap,
+  arrivalStance,
+  impossibleReaction,
+  sameLanding,
   freePost,
   unopposedOnly,
   untrained,
   commonReaction,
+  likelierOpposed,
+  repeatedWords,
+  worthlessSuccess,
+  worthlessHolds,
+  neverPlayed,
 ];
 const ORDER: Record<Severity, number> = { error: 0, warning: 1, note: 2 };
 

@@ -5,6 +5,7 @@ import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { isOutcome } from '../model/outcome.ts';
 import type { Apparel } from '../model/primitives.ts';
+import { reactionWords } from '../model/reactionWords.ts';
 import { blockTime, classSeconds } from './blockTime.ts';
 import { chooseWithin } from './chooseWithin.ts';
 import type { Cover } from './coverArcs.ts';
@@ -213,9 +214,11 @@ function roles(map: GuardMap, exchanges: readonly Exchange[], bottomFirst?: stri
   const index = indexMap(map);
   const moves = exchanges.map(({ move }) => index.move.get(move)!);
   const cues = [...new Set(moves.flatMap((move) => move.cues.slice(0, 1)))];
-  const scripts = exchanges.flatMap(({ reaction }) => {
+  const scripts = exchanges.flatMap(({ reaction, move }) => {
     const known = reaction === 'none' ? undefined : index.reaction.get(reaction.id);
-    return known ? [known.script ? `${known.name}: ${known.script}` : known.name] : [];
+    if (!known || reaction === 'none') return [];
+    const { script } = reactionWords(map, index.move.get(move)!, reaction);
+    return [script ? `${known.name}: ${script}` : known.name];
   });
   const fall = exchanges.some((exchange) => isOutcome(exchange.to) && exchange.to.outcome.startsWith('top'))
     ? ['Fall with it; do not post a straight arm.']

@@ -1,7 +1,7 @@
 import { freshId } from '../model/freshId.ts';
 
 /** Ids for mechanics that were only names. */
-export type MechanicIds = ReadonlyMap<string, string>;
+type MechanicIds = ReadonlyMap<string, string>;
 
 type Json = Record<string, unknown>;
 const isObject = (value: unknown): value is Json =>

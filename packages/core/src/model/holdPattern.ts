@@ -36,7 +36,7 @@ export function isCloth(target: Pick<Target, 'part'>): boolean {
   return (CLOTH_PARTS as readonly string[]).includes(target.part);
 }
 
-export const sameTarget = (a: Target, b: Target): boolean =>
+const sameTarget = (a: Target, b: Target): boolean =>
   a.of === b.of && a.part === b.part && a.side === b.side && a.at === b.at;
 
 /** Two holds that do the same thing to the same place with the same limbs; ids and depth aside. */

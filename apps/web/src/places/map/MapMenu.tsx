@@ -1,4 +1,5 @@
 import {
+  type BookFile,
   describeHead,
   emptyMap,
   freshId,
@@ -6,6 +7,7 @@ import {
   type Issue,
   NameSchema,
   printMapFile,
+  type System,
 } from '@aftersquall/core';
 import { ChevronDown } from 'lucide-react';
 import { type ChangeEvent, useRef, useState } from 'react';
@@ -13,12 +15,15 @@ import { Dropdown, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { NameDialog } from '../../components/NameDialog.tsx';
+import { saveFile } from '../../components/saveFile.ts';
 import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
 import { createFresh } from '../../store/documents/createFresh.ts';
 import { closeDocument } from '../../store/documents/documentsSlice.ts';
 import { notify } from '../../store/notices.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
+import { BookDialog } from './book/BookDialog.tsx';
+import { exportBook } from './book/exportBook.ts';
 import styles from './map.module.scss';
 
 type Asking = 'new' | 'copy' | 'rename';
@@ -29,7 +34,7 @@ const TITLES: Record<Asking, string> = {
 };
 
 /** The map's name, and behind it the maps there are and what can be done with this one. */
-export function MapMenu({ map }: { map: GuardMap }) {
+export function MapMenu({ map, system }: { map: GuardMap; system: System | undefined }) {
   const { data: maps = [] } = useListDocumentsQuery({ params: { kind: 'map' } });
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -37,6 +42,8 @@ export function MapMenu({ map }: { map: GuardMap }) {
   const [asking, setAsking] = useState<Asking>();
   const [refused, setRefused] = useState<{ file: string; message: string; issues: Issue[] }>();
   const file = useRef<HTMLInputElement>(null);
+  const bookFile = useRef<HTMLInputElement>(null);
+  const [book, setBook] = useState<BookFile[]>();
   const taken = maps.map(({ id }) => id);
 
   /** A map that is here already comes in beside it, never over it. */
@@ -70,6 +77,12 @@ export function MapMenu({ map }: { map: GuardMap }) {
     // Whatever it is: the server says what is wrong with it.
     await bringIn(data as GuardMap, chosen.name);
   };
+  const readBook = async (event: ChangeEvent<HTMLInputElement>) => {
+    const chosen = [...(event.target.files ?? [])];
+    event.target.value = '';
+    if (chosen.length === 0) return;
+    setBook(await Promise.all(chosen.map(async (one) => ({ name: one.name, text: await one.text() }))));
+  };
   const remove = async () => {
     const address = { kind: 'map' as const, id: map.id };
     const gone = await removeDocument({ params: address });
@@ -101,9 +114,21 @@ export function MapMenu({ map }: { map: GuardMap }) {
           <Dropdown.Item onClick={() => setAsking('rename')}>Rename…</Dropdown.Item>
           <Dropdown.Divider />
           <Dropdown.Item onClick={() => file.current?.click()}>Import a map file…</Dropdown.Item>
-          <Dropdown.Item onClick={() => save(`${map.id}.map.json`, printMapFile(map))}>
+          <Dropdown.Item
+            onClick={() => saveFile(`${map.id}.map.json`, printMapFile(map), 'application/json')}
+          >
             Export as a map file
           </Dropdown.Item>
+          <Dropdown.Item onClick={() => bookFile.current?.click()}>Take in a guard book…</Dropdown.Item>
+          <Dropdown.Item onClick={() => exportBook(map, 'one file')}>Export as a guard book</Dropdown.Item>
+          <Dropdown.Item onClick={() => exportBook(map, 'a file a system')}>
+            Export as a guard book, a file a system
+          </Dropdown.Item>
+          {system && (
+            <Dropdown.Item onClick={() => exportBook(map, { system: system.id })}>
+              Export “{system.name}” as a guard book
+            </Dropdown.Item>
+          )}
           <Dropdown.Item href={`/api/maps/${map.id}/graphml`} download={`${map.id}.graphml`}>
             Export as GraphML
           </Dropdown.Item>
@@ -119,6 +144,16 @@ export function MapMenu({ map }: { map: GuardMap }) {
         aria-label="Map file"
         onChange={(event) => void read(event)}
       />
+      <input
+        ref={bookFile}
+        type="file"
+        accept=".md,text/markdown"
+        multiple
+        className="d-none"
+        aria-label="Guard book files"
+        onChange={(event) => void readBook(event)}
+      />
+      {book && <BookDialog map={map} files={book} onHide={() => setBook(undefined)} />}
       {asking && (
         <NameDialog
           title={TITLES[asking]}
@@ -162,14 +197,4 @@ function freshName(name: unknown, others: readonly string[]): string {
   let count = 2;
   while (others.includes(`${name} (${count})`)) count++;
   return `${name} (${count})`.slice(0, 120);
-}
-
-/** Offers a text to the browser as a file to keep. */
-function save(name: string, text: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(address);
 }

@@ -41,6 +41,8 @@ import { type MapPane, shownBy, useView } from './useView.ts';
 
 const AnswerBoard = lazy(async () => ({ default: (await import('./board/AnswerBoard.tsx')).AnswerBoard }));
 
+const Handbook = lazy(async () => ({ default: (await import('./book/Handbook.tsx')).Handbook }));
+
 type Naming = 'position' | 'reaction' | 'system' | 'positions of system';
 const TITLES: Record<'position' | 'reaction', string> = {
   position: 'New position',
@@ -66,8 +68,8 @@ export function MapPlace() {
     return chartGraph(map, { shown, beyond, system, rules, folded: filters.folded });
   }, [map, shown, system, rules, filters, view]);
   const board = useMemo(() => (view === 'board' ? boardOf(map, shown) : undefined), [map, shown, view]);
-  const { findings, fresh, failed } = useFindings(map, rules);
   const { weighing, stale } = useMapWeighing(map);
+  const { findings, fresh, failed } = useFindings(map, rules, weighing);
   const tide = useMemo(() => graph && weighing && tideOf(graph, weighing), [graph, weighing]);
   const worths = useMemo(() => weighing && boardWorths(weighing), [weighing]);
   const empty = !map.positions.some(shown);
@@ -110,15 +112,16 @@ export function MapPlace() {
     <>
       <title>{`Map · ${map.name}`}</title>
       <header className="place-bar">
-        <MapMenu map={map} />
+        <MapMenu map={map} system={chosen} />
         <ChoiceToggle
           label="View of the map"
           value={view}
           choices={[
             ['currents', 'Currents'],
             ['board', 'Board'],
+            ['handbook', 'Handbook'],
           ]}
-          onChange={(next) => set({ view: next === 'board' ? 'board' : undefined })}
+          onChange={(next) => set({ view: next === 'currents' ? undefined : next })}
         />
         <SystemChoice
           systems={map.systems}
@@ -207,6 +210,10 @@ export function MapPlace() {
             onName={() => setNaming('position')}
             onLines={() => set({ pane: 'lines' })}
           />
+        ) : view === 'handbook' ? (
+          <Suspense fallback={null}>
+            <Handbook map={map} system={chosen} positions={map.positions.filter(shown)} />
+          </Suspense>
         ) : board ? (
           <Suspense fallback={<div className="board" />}>
             <AnswerBoard

@@ -2,13 +2,13 @@ import { type EntityKind, type EntityOf, type GuardMap, indexMap } from '@afters
 import { useCallback } from 'react';
 import { useAddress } from '../../store/useAddress.ts';
 
-export type SheetKind = 'position' | 'move' | 'reaction' | 'exchange';
+export type SheetKind = 'position' | 'move' | 'reaction' | 'exchange' | 'mechanic';
 export interface Selection {
   kind: SheetKind;
   id: string;
 }
 
-const KINDS: readonly EntityKind[] = ['position', 'move', 'reaction', 'exchange'];
+const KINDS: readonly EntityKind[] = ['position', 'move', 'reaction', 'exchange', 'mechanic'];
 
 /** What is selected, kept in the address: it can be bookmarked, sent, and gone back from. */
 export function useSelection(): [Selection | undefined, (selection: Selection | undefined) => void] {
@@ -35,6 +35,7 @@ export function positionOf(map: GuardMap, selection: Selection | undefined): str
     case 'exchange':
       return ofMove(index.exchange.get(selection.id)?.move ?? '');
     case 'reaction':
+    case 'mechanic':
       return undefined;
   }
 }

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useAddress } from '../../store/useAddress.ts';
 import type { Spot } from './board/useSpot.ts';
 
-type MapView = 'currents' | 'board';
+type MapView = 'currents' | 'board' | 'handbook';
 export type MapPane = 'findings' | 'history' | 'lines';
 
 export interface Filters {
@@ -18,6 +18,7 @@ export interface Filters {
   folded: boolean | undefined;
 }
 
+const VIEWS = ['board', 'handbook'];
 const LEVELS: readonly Level[] = ['novice', 'intermediate', 'expert'];
 
 /** What of the map is shown and how, kept in the address. */
@@ -38,7 +39,7 @@ export function useView() {
   );
   const [row, column] = text('cell').split('.');
   return {
-    view: (text('view') === 'board' ? 'board' : 'currents') as MapView,
+    view: (VIEWS.includes(text('view')) ? text('view') : 'currents') as MapView,
     pane: (text('pane') || undefined) as MapPane | undefined,
     spot: row ? ({ row, column: column || 'head' } satisfies Spot) : undefined,
     filters,

@@ -3,6 +3,7 @@ import {
   holdsWorn,
   holdWords,
   indexMap,
+  type LookReaction,
   type Moment,
   type Nearest,
   type Position,
@@ -35,7 +36,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
   const index = indexMap(map);
   const here = sided('position', position, mirrored);
   const context = wordContext(here);
-  const listed = new Map<string, ReactionRef>();
+  const listed = new Map<string, LookReaction>();
   const places = [here, ...like.map((near) => sided('position', near.position, near.mirrored))];
   for (const { looks } of places)
     for (const look of looks) for (const ref of look.reactions) listed.set(reactionKey(ref), ref);
@@ -49,9 +50,10 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
     .filter(({ id }) => !listedIds.has(id))
     .map(({ id }) => ({ id, ...(mirrored && { mirrored }) }));
 
-  const button = (ref: ReactionRef) => {
+  const button = (ref: LookReaction) => {
     const value = reactionKey(ref);
     const reaction = index.reaction.get(ref.id);
+    const feel = ref.feel || reaction?.feel;
     const otherSide = Boolean(ref.mirrored) !== mirrored;
     return (
       <button
@@ -66,7 +68,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
             {reaction?.name}
             {otherSide && ' (other side)'}
           </b>
-          {reaction?.feel && <span className={styles.feel}>{reaction.feel}</span>}
+          {feel && <span className={styles.feel}>{feel}</span>}
         </span>
       </button>
     );

@@ -1,62 +1,36 @@
-import { sided } from '../../body/mirror.ts';
 import { holdWords, joinWords, wordContext } from '../../body/words.ts';
-import type { Exchange } from '../../model/exchange.ts';
-import type { Hold } from '../../model/hold.ts';
-import { sameTarget } from '../../model/holdPattern.ts';
-import { indexMap } from '../../model/indexMap.ts';
-import type { Move } from '../../model/move.ts';
-import { isOutcome } from '../../model/outcome.ts';
-import type { Position } from '../../model/position.ts';
-import { remember } from '../../model/remember.ts';
-import { stepsOf } from '../../model/seconds.ts';
+import { type Arrival, arrivalsOf, explains, isReached, wasBroken } from '../arrivals.ts';
 import type { Check, Finding } from '../finding.ts';
-import { walk } from '../walks.ts';
+
+/** So many holds that nobody took are more than a writer leaves to the reader. */
+const MANY = 3;
 
 /**
- * Holds that the destination has and the steps do not explain. Only unopposed exchanges are asked: a move's steps
- * are written for the case in which they all happen, and a reaction sends it elsewhere half-way.
+ * Holds that the destination has and that start, reaction and steps do not give: taken by nobody, or broken by the
+ * reaction and there again. Quiet where the note of the exchange speaks of the landing.
  */
-export const arrivalGap: Check = (map) => {
-  const index = indexMap(map);
-  return map.exchanges.flatMap((exchange): Finding[] => {
-    const move = index.move.get(exchange.move);
-    if (!move || exchange.reaction !== 'none' || isOutcome(exchange.to)) return [];
-    const from = index.position.get(move.position);
-    const to = index.position.get(exchange.to.position);
-    return from && to ? gapsOf(exchange, move, from, to) : [];
+export const arrivalGap: Check = (map) =>
+  arrivalsOf(map).flatMap((arrival): Finding[] => {
+    if (explains(arrival.exchange)) return [];
+    const missing = arrival.to.holds.filter((hold) => !isReached(hold, arrival.end));
+    const back = missing.filter((hold) => wasBroken(hold, arrival.broken));
+    const untaken = missing.filter((hold) => !back.includes(hold));
+    const words = (holds: typeof missing) =>
+      joinWords(holds.map((hold) => holdWords(hold, wordContext(arrival.to))));
+    return [
+      ...(back.length > 0
+        ? [finding('broken-back', arrival, `has again what was broken: ${words(back)}`)]
+        : []),
+      ...(untaken.length >= MANY || (untaken.length > 0 && arrival.exchange.reaction === 'none')
+        ? [finding('arrival-gap', arrival, `has what no step takes: ${words(untaken)}`)]
+        : []),
+    ];
   });
-};
 
-/** What is missing on arrival; worked out again only when one of the four has changed. */
-const gapsOf = remember((exchange: Exchange, move: Move, from: Position, to: Position): Finding[] => {
-  const missing = unexplained(exchange, move, from, to);
-  if (missing.length === 0) return [];
-  const context = wordContext(sided('position', to, mirroredAt(exchange)));
-  return [
-    {
-      code: 'arrival-gap',
-      severity: 'warning',
-      place: { kind: 'move', id: move.id, path: 'steps' },
-      sentence: `"${move.name}" arrives at "${to.name}", but its steps do not say how the ${joinWords(missing.map((hold) => holdWords(hold, context)))}.`,
-      mend: 'Add the take to a step, or the hold to where it starts.',
-    },
-  ];
+const finding = (code: string, { exchange, move, to, reaction }: Arrival, what: string): Finding => ({
+  code,
+  severity: 'warning',
+  place: { kind: 'exchange', id: exchange.id },
+  sentence: `“${move.name}”${reaction ? `, met by “${reaction.name}”,` : ''} arrives at “${to.name}”, which ${what}.`,
+  mend: 'Add the take to a step, say after which step it stops, or say in the note how it comes about.',
 });
-
-const mirroredAt = ({ to }: Exchange): boolean | undefined => (isOutcome(to) ? undefined : to.mirrored);
-
-function unexplained(exchange: Exchange, move: Move, from: Position, written: Position): Hold[] {
-  const steps = stepsOf(move, exchange);
-  if (steps.length === 0) return [];
-  const to = sided('position', written, mirroredAt(exchange));
-  const { holds } = walk({ holds: from.holds, topHolds: from.topHolds, signs: from.signs }, steps).after.at(
-    -1,
-  )!;
-  const there = (hold: Hold) =>
-    holds.some(
-      (other) =>
-        sameTarget(other.target, hold.target) &&
-        hold.contacts.every((contact) => other.contacts.includes(contact)),
-    );
-  return to.holds.filter((hold) => !there(hold));
-}

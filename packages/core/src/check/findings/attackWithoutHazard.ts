@@ -1,5 +1,8 @@
 import { edit } from '../../documents/edit.ts';
 import type { HazardTag } from '../../model/hazards.ts';
+import { indexMap } from '../../model/indexMap.ts';
+import type { Move } from '../../model/move.ts';
+import { isOutcome } from '../../model/outcome.ts';
 import type { Check, Finding } from '../finding.ts';
 
 /** What the usual names of attacks say of their danger. */
@@ -20,17 +23,21 @@ function hazardsInName(name: string): HazardTag[] {
   return NAMES.filter(([pattern]) => pattern.test(name)).map(([, tag]) => tag);
 }
 
-/** A submission that carries no hazard: nobody would be warned. */
-export const attackWithoutHazard: Check = (map) =>
-  map.moves
-    .filter((move) => move.kind === 'submission' && move.hazards.length === 0)
+/** A move that ends in a submission and carries no hazard: nobody would be warned. */
+export const attackWithoutHazard: Check = (map) => {
+  const { exchangesOf } = indexMap(map);
+  const attacks = (move: Move) =>
+    move.kind === 'submission' ||
+    exchangesOf(move.id).some(({ to }) => isOutcome(to) && to.outcome === 'submission');
+  return map.moves
+    .filter((move) => move.hazards.length === 0 && attacks(move))
     .map((move): Finding => {
       const hazards = hazardsInName(move.name);
       return {
         code: 'attack-without-hazard',
         severity: 'warning',
         place: { kind: 'move', id: move.id, path: 'hazards' },
-        sentence: `"${move.name}" is a submission without a hazard.`,
+        sentence: `"${move.name}" attacks a joint or the neck and carries no hazard.`,
         mend:
           hazards.length > 0
             ? `Mark it: ${hazards.map((tag) => tag.replaceAll('-', ' ')).join(', ')}.`
@@ -38,3 +45,23 @@ export const attackWithoutHazard: Check = (map) =>
         ...(hazards.length > 0 && { command: edit('move', move, { ...move, hazards }) }),
       };
     });
+};
+
+/** Who rolls or turns over an arm that is held bent loads its shoulder: the caution belongs to the reaction. */
+export const rollWithoutHazard: Check = ({ reactions }) =>
+  reactions
+    .filter(
+      ({ group, needs, hazards = [] }) =>
+        group === 'turning & rolling' &&
+        hazards.length === 0 &&
+        needs.some((need) => 'facet' in need && need.values.includes('bent-trapped')),
+    )
+    .map(
+      ({ id, name }): Finding => ({
+        code: 'roll-without-hazard',
+        severity: 'warning',
+        place: { kind: 'reaction', id, path: 'hazards' },
+        sentence: `“${name}” turns over a trapped arm and carries no hazard.`,
+        mend: 'Mark what it can hurt, so that calls carry the caution.',
+      }),
+    );

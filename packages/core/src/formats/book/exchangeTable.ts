@@ -30,7 +30,7 @@ const noteCell = {
 };
 
 /** The columns of a table of exchanges, in the order in which they are printed. */
-export const COLUMNS: readonly Column[] = [
+const COLUMNS: readonly Column[] = [
   {
     head: 'met by',
     always: true,

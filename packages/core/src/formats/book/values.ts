@@ -76,7 +76,7 @@ export const chance: Codec<number> = {
   },
 };
 
-export const contacts: Codec<Contact[]> = {
+const contacts: Codec<Contact[]> = {
   read(word) {
     const list = word.split('+').map((contact) => readWord(CONTACTS, 'contact', contact));
     if (new Set(list).size < list.length) throw new BookSlip('a contact is named twice; expected it once');
@@ -105,7 +105,7 @@ export const landing: Codec<Landing> = {
 };
 
 /** `part.side.place`, `own:` in front for bottom's body, or `mat`. */
-export const target: Codec<Target> = {
+const target: Codec<Target> = {
   read(word) {
     const own = word.startsWith('own:');
     const begin = own ? 4 : 0;

@@ -25,14 +25,24 @@ const SEVERITIES: { severity: Severity; name: string; icon: typeof Info }[] = [
   { severity: 'warning', name: 'Warnings', icon: TriangleAlert },
   { severity: 'note', name: 'Notes', icon: Info },
 ];
-/** So many of one severity are shown at first. */
+/** So many of one kind are shown at first; more than so few are folded together. */
 const SHOWN = 60;
+const FOLDED_FROM = 3;
+
+const keyOf = ({ code, place, sentence }: Finding): string => `${code} ${place.id} ${place.path} ${sentence}`;
+
+/** Findings of one kind together, in the order in which the kinds come. */
+function byCode(findings: readonly Finding[]): { code: string; some: Finding[] }[] {
+  const groups = new Map<string, Finding[]>();
+  for (const finding of findings) groups.set(finding.code, [...(groups.get(finding.code) ?? []), finding]);
+  return [...groups].map(([code, some]) => ({ code, some }));
+}
 
 /** Everything that deserves a look, by severity: where it is, what it says, how it can be mended. */
 export function FindingsPane({ map, findings, fresh, failed, onJump }: Props) {
   const codes = [...new Set(findings.map(({ code }) => code))].sort();
   const [code, setCode] = useState('');
-  const [whole, setWhole] = useState<Severity>();
+  const [whole, setWhole] = useState<string>();
   const shown = findings.filter((finding) => !code || finding.code === code);
   return (
     <>
@@ -58,18 +68,26 @@ export function FindingsPane({ map, findings, fresh, failed, onJump }: Props) {
             <h3>
               <Icon size={15} aria-hidden /> {name} <span className="soft">{list.length}</span>
             </h3>
-            {(whole === severity ? list : list.slice(0, SHOWN)).map((finding) => (
-              <FindingRow
-                key={`${finding.code} ${finding.place.id} ${finding.place.path} ${finding.sentence}`}
-                map={map}
-                finding={finding}
-                onJump={onJump}
-              />
-            ))}
-            {list.length > SHOWN && whole !== severity && (
-              <button type="button" className="btn btn-sm btn-plain" onClick={() => setWhole(severity)}>
-                Show all {list.length}
-              </button>
+            {byCode(list).map(({ code: kind, some }) =>
+              some.length <= FOLDED_FROM ? (
+                some.map((finding) => (
+                  <FindingRow key={keyOf(finding)} map={map} finding={finding} onJump={onJump} />
+                ))
+              ) : (
+                <details key={kind} className={styles['finding-kind']} open={Boolean(code)}>
+                  <summary>
+                    {kind.replaceAll('-', ' ')} <span className="soft">{some.length}</span>
+                  </summary>
+                  {some.slice(0, whole === kind ? some.length : SHOWN).map((finding) => (
+                    <FindingRow key={keyOf(finding)} map={map} finding={finding} onJump={onJump} />
+                  ))}
+                  {some.length > SHOWN && whole !== kind && (
+                    <button type="button" className="btn btn-sm btn-plain" onClick={() => setWhole(kind)}>
+                      Show all {some.length}
+                    </button>
+                  )}
+                </details>
+              ),
             )}
           </section>
         );

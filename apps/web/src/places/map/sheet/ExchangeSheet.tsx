@@ -1,4 +1,11 @@
-import { type Exchange, exchangeSeconds, indexMap, type Landing, reactionKey } from '@aftersquall/core';
+import {
+  type Exchange,
+  exchangeSeconds,
+  indexMap,
+  type Landing,
+  reactionKey,
+  reactionWords,
+} from '@aftersquall/core';
 import {
   landingChoices,
   landingOf,
@@ -25,6 +32,7 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
   if (!exchange) return null;
   const move = index.move.get(exchange.move)!;
   const reaction = exchange.reaction === 'none' ? undefined : index.reaction.get(exchange.reaction.id);
+  const words = exchange.reaction === 'none' ? undefined : reactionWords(map, move, exchange.reaction);
   const saveChance = (text: string) => {
     const percent = readNumber(text.replace('%', ''));
     if (percent === undefined || !(percent >= 0 && percent <= 100)) return 'Give a chance from 0 to 100 %.';
@@ -80,6 +88,13 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
             value={String(exchange.seconds ?? '')}
             onSave={(text) => save({ seconds: readNumber(text) })}
           />
+          <SavedField
+            label="Stops after step"
+            type="number"
+            placeholder="all of them"
+            value={String(exchange.stops ?? '')}
+            onSave={(text) => save({ stops: readNumber(text) })}
+          />
           {move.variants.length > 0 && (
             <SelectField
               label="Done as"
@@ -110,8 +125,8 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
               {reaction.name}
             </button>
           </h3>
-          {reaction.feel && <p className="mb-1">Feels like: {reaction.feel}</p>}
-          {reaction.script && <p className="mb-0 soft">Partner: {reaction.script}</p>}
+          {words?.feel && <p className="mb-1">Feels like: {words.feel}</p>}
+          {words?.script && <p className="mb-0 soft">Partner: {words.script}</p>}
         </>
       )}
     </>

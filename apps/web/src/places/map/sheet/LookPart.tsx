@@ -1,5 +1,6 @@
 import {
   type Hole,
+  type Issue,
   indexMap,
   type Look,
   type Move,
@@ -86,6 +87,7 @@ export function LookPart({ look, position, map, select, open }: Props) {
           open={open.filter((hole) => hole.move.id === move.id)}
         />
       ))}
+      {look.reactions.length > 0 && <OwnWords map={map} look={look} onChange={change} />}
     </section>
   );
 }
@@ -129,5 +131,51 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
         </button>
       ))}
     </div>
+  );
+}
+
+interface OwnWordsProps {
+  map: SheetProps['map'];
+  look: Look;
+  onChange: (changes: Partial<Look>) => Issue[];
+}
+
+/** How each reaction feels and is given here, where the catalogue's words would be false or empty; and a note. */
+function OwnWords({ map, look, onChange }: OwnWordsProps) {
+  const index = indexMap(map);
+  const own = look.reactions.filter(({ feel, script }) => feel || script).length;
+  return (
+    <details className="small mt-1">
+      <summary>In its own words here: {own === 0 ? 'none' : own}</summary>
+      {look.reactions.map((ref, place) => {
+        const general = index.reaction.get(ref.id);
+        const save = (words: { feel?: string | undefined; script?: string | undefined }) =>
+          onChange({ reactions: look.reactions.with(place, { ...ref, ...words }) });
+        return (
+          <div key={reactionKey(ref)} className="mb-2">
+            <b className="top">{reactionName(map, ref)}</b>
+            <SavedField
+              label={`How ${reactionName(map, ref)} feels here`}
+              hideLabel
+              placeholder={general?.feel || 'how bottom feels it coming'}
+              value={ref.feel ?? ''}
+              onSave={(feel) => save({ feel: feel || undefined })}
+            />
+            <SavedField
+              label={`How a partner gives ${reactionName(map, ref)} here`}
+              hideLabel
+              placeholder={general?.script || 'how a partner gives it'}
+              value={ref.script ?? ''}
+              onSave={(script) => save({ script: script || undefined })}
+            />
+          </div>
+        );
+      })}
+      <SavedField
+        label="Note on this look"
+        value={look.note ?? ''}
+        onSave={(note) => onChange({ note: note || undefined })}
+      />
+    </details>
   );
 }

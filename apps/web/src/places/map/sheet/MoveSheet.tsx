@@ -2,6 +2,7 @@ import { indexMap, MOVE_KINDS, type Move, put, reactionKey, wordContext } from '
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../../components/addresses.ts';
+import { FalsePositivesField } from '../../../components/fields/FalsePositivesField.tsx';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { FitsField } from '../../../components/fields/FitsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
@@ -13,6 +14,7 @@ import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { ExchangeLine } from './ExchangeLine.tsx';
+import { MechanicsField } from './MechanicsField.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { StepsEditor } from './StepsEditor.tsx';
 import styles from './sheet.module.scss';
@@ -133,10 +135,36 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
           ]}
           onChange={(window) => save({ window: (window || undefined) as Move['window'] })}
         />
+        <div className="two">
+          <SelectField
+            label="Played in"
+            value={move.apparel ?? ''}
+            choices={[
+              { value: '', name: 'as its position' },
+              { value: 'gi', name: 'gi only' },
+              { value: 'no-gi', name: 'no-gi only' },
+            ]}
+            onChange={(apparel) => save({ apparel: (apparel || undefined) as Move['apparel'] })}
+          />
+          <SelectField
+            label="Level"
+            value={move.level ?? ''}
+            choices={[
+              { value: '', name: 'as its position' },
+              ...wordChoices(['novice', 'intermediate', 'expert']),
+            ]}
+            onChange={(level) => save({ level: (level || undefined) as Move['level'] })}
+          />
+        </div>
+        <div>
+          <div className="label-small">What the body does</div>
+          <MechanicsField map={map} move={move} select={select} />
+        </div>
         <SavedField
-          label="What the body does, with commas"
-          value={move.mechanics.join(', ')}
-          onSave={(text) => save({ mechanics: listOf(text) })}
+          label="Note"
+          lines={2}
+          value={move.note ?? ''}
+          onSave={(note) => save({ note: note || undefined })}
         />
       </div>
       {move.kind === 'sweep' && (
@@ -146,6 +174,11 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
       )}
       <h3>Faults</h3>
       <FaultsField faults={move.faults} onChange={(faults) => save({ faults })} />
+      <h3>What only seems to work</h3>
+      <FalsePositivesField
+        found={move.falsePositives}
+        onChange={(falsePositives) => save({ falsePositives })}
+      />
       <h3>Hazards</h3>
       <HazardsField hazards={move.hazards} onChange={(hazards) => save({ hazards })} />
       <h3>Whom it suits</h3>

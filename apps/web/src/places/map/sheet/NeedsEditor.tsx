@@ -49,7 +49,7 @@ export function NeedsEditor({ map, move, context, onChange }: Props) {
   );
 }
 
-function ConditionsField({
+export function ConditionsField({
   needs,
   onChange,
 }: {
@@ -123,16 +123,15 @@ function ConditionsField({
 
 function RequiresField({ map, move, onChange }: Pick<Props, 'map' | 'move' | 'onChange'>) {
   const index = indexMap(map);
-  const mechanics = [...new Set(map.moves.flatMap((other) => other.mechanics))].sort();
   const words = (need: Move['requires'][number]): string =>
     'position' in need
       ? (index.position.get(need.position)?.name ?? need.position)
       : 'move' in need
         ? (index.move.get(need.move)?.name ?? need.move)
-        : need.mechanic;
+        : (index.mechanic.get(need.mechanic)?.name ?? need.mechanic);
   const choices: Choice[] = [
     { value: '', name: '+ taught before' },
-    ...mechanics.map((name) => ({ value: `mechanic:${name}`, name, group: 'Movements' })),
+    ...map.mechanics.map(({ id, name }) => ({ value: `mechanic:${id}`, name, group: 'Mechanics' })),
     ...map.positions.map(({ id, name }) => ({ value: `position:${id}`, name, group: 'Positions' })),
     ...map.moves
       .filter(({ id }) => id !== move.id)

@@ -116,6 +116,12 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           value={position.aliases.join(', ')}
           onSave={(text) => save({ aliases: listOf(text) })}
         />
+        <SavedField
+          label="Note"
+          lines={2}
+          value={position.note ?? ''}
+          onSave={(note) => save({ note: note || undefined })}
+        />
         <div className="chip-field" role="group" aria-label="Guard systems">
           {map.systems.map((system) => (
             <button

@@ -5,6 +5,7 @@ import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
+import { ReactionNeeds } from './ReactionNeeds.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { listOf, useSaver } from './useSaver.ts';
@@ -46,7 +47,15 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
           value={reaction.aliases.join(', ')}
           onSave={(text) => save({ aliases: listOf(text) })}
         />
+        <SavedField
+          label="Note"
+          lines={2}
+          value={reaction.note ?? ''}
+          onSave={(note) => save({ note: note || undefined })}
+        />
       </div>
+      <h3>What it needs</h3>
+      <ReactionNeeds reaction={reaction} context={CONTEXT} onChange={(needs) => save({ needs })} />
       <h3>What changes</h3>
       <SignsField label="Signs after it" signs={reaction.changes} onChange={(changes) => save({ changes })} />
       <h3>Which of our holds it breaks</h3>

@@ -1,0 +1,218 @@
+import {
+  type GuardMap,
+  holdWords,
+  indexMap,
+  landingWords,
+  type Move,
+  type Position,
+  reactionName,
+  reactionWords,
+  type System,
+  signsWords,
+  variantOf,
+  type WordContext,
+  wordContext,
+} from '@aftersquall/core';
+import { Printer } from 'lucide-react';
+import { Hazards } from '../../../components/Hazards.tsx';
+import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import styles from './handbook.module.scss';
+
+interface Props {
+  map: GuardMap;
+  system: System | undefined;
+  positions: readonly Position[];
+}
+
+/** A guard system as a page to read and print: what it is for, then each position with its moves and their answers. */
+export function Handbook({ map, system, positions }: Props) {
+  return (
+    <article className={styles.handbook} aria-label="Handbook">
+      <header>
+        <h2>{system?.name ?? map.name}</h2>
+        <button type="button" className={`btn btn-sm btn-plain ${styles.print}`} onClick={() => print()}>
+          <Printer size={15} aria-hidden /> Print
+        </button>
+      </header>
+      {system && <Purpose system={system} />}
+      <nav aria-label="Positions" className={styles.contents}>
+        {positions.map(({ id, name }) => (
+          <a key={id} href={`#handbook-${id}`}>
+            {name}
+          </a>
+        ))}
+      </nav>
+      {positions.map((position) => (
+        <PositionPage key={position.id} map={map} position={position} />
+      ))}
+      <footer className="soft small">
+        Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what
+        may be done; joint attacks and strangles are finished slowly and released at the tap.
+      </footer>
+    </article>
+  );
+}
+
+function Purpose({ system }: { system: System }) {
+  const rows = [
+    ['For', system.purpose],
+    ['Build', system.build],
+    ['In the jacket', system.gi],
+    ['Without', system.noGi],
+    ['Schools', system.schools],
+    ['Note', system.note],
+  ].filter(([, text]) => text);
+  return (
+    <dl className={styles.purpose}>
+      {rows.map(([term, text]) => (
+        <div key={term}>
+          <dt>{term}</dt>
+          <dd>{text}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function PositionPage({ map, position }: { map: GuardMap; position: Position }) {
+  const context = wordContext(position);
+  const moves = indexMap(map).movesOf(position.id);
+  return (
+    <section id={`handbook-${position.id}`} aria-label={position.name} className={styles.position}>
+      <div className={styles.head}>
+        <LimbGlyph holds={position.holds} context={context} width={110} />
+        <div>
+          <h3>{position.name}</h3>
+          <ul className="held list-unstyled">
+            {position.holds.map((hold) => (
+              <li key={hold.id} className="own-mark">
+                {holdWords(hold, context)}
+              </li>
+            ))}
+            {position.topHolds.map((hold) => (
+              <li key={hold.id} className="top-mark">
+                top: {holdWords(hold, context, 'top')}
+              </li>
+            ))}
+          </ul>
+          <p className="soft small mb-1">{signsWords(position.signs).join(' · ')}</p>
+        </div>
+      </div>
+      {position.note && <p>{position.note}</p>}
+      <Advice thing={position} />
+      {position.looks.map((look) => {
+        const own = moves.filter((move) => move.look === look.id);
+        if (own.length === 0) return null;
+        return (
+          <section key={look.id} aria-label={look.name}>
+            <h4 className={styles.look}>{look.name}</h4>
+            {look.note && <p className="small">{look.note}</p>}
+            {own.map((move) => (
+              <MovePart key={move.id} map={map} move={move} context={context} />
+            ))}
+          </section>
+        );
+      })}
+    </section>
+  );
+}
+
+/** Cues, faults with what mends them, and what only seems to work. */
+function Advice({
+  thing,
+}: {
+  thing: Pick<Position, 'cues' | 'faults'> & Partial<Pick<Move, 'falsePositives'>>;
+}) {
+  const { cues, faults, falsePositives = [] } = thing;
+  return (
+    <>
+      {cues.map((cue) => (
+        <p key={cue} className={styles.cue}>
+          “{cue}”
+        </p>
+      ))}
+      {(faults.length > 0 || falsePositives.length > 0) && (
+        <ul className={styles.advice}>
+          {faults.map(({ id, text, mend }) => (
+            <li key={id}>
+              <b>Fault:</b> {text}
+              {mend && ` → ${mend}`}
+            </li>
+          ))}
+          {falsePositives.map(({ text, test }) => (
+            <li key={text}>
+              <b>Only seems to work:</b> {text} → {test}
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+function MovePart({ map, move, context }: { map: GuardMap; move: Move; context: WordContext }) {
+  const index = indexMap(map);
+  const exchanges = index.exchangesOf(move.id);
+  return (
+    <section aria-label={move.name} className={styles.move}>
+      <h5>
+        {move.name} <span className="soft">{move.kind.replace('-', ' ')}</span>
+      </h5>
+      <Hazards tags={move.hazards} />
+      {move.note && <p className="small mb-1">{move.note}</p>}
+      <ol>
+        {move.steps.map(({ id, text, take }) => (
+          <li key={id}>
+            {text}
+            {take.length > 0 && (
+              <span className="soft small"> {take.map((hold) => holdWords(hold, context)).join('; ')}</span>
+            )}
+          </li>
+        ))}
+      </ol>
+      <Advice thing={move} />
+      {exchanges.length > 0 && (
+        <table className="table table-sm">
+          <thead>
+            <tr>
+              <th scope="col">when top</th>
+              <th scope="col">leads to</th>
+              <th scope="col">chance</th>
+              <th scope="col">else</th>
+            </tr>
+          </thead>
+          <tbody>
+            {exchanges.map((exchange) => (
+              <tr key={exchange.id}>
+                <td className="top">
+                  {exchange.reaction === 'none' ? 'is late' : reactionName(map, exchange.reaction)}
+                  {exchange.variant && (
+                    <small className="own d-block">
+                      {variantOf(move, exchange)?.name ?? exchange.variant}
+                    </small>
+                  )}
+                  {exchange.reaction !== 'none' && (
+                    <small className="soft d-block">{reactionWords(map, move, exchange.reaction).feel}</small>
+                  )}
+                </td>
+                <td>
+                  {landingWords(map, exchange.to)}
+                  {exchange.note && <small className="soft d-block">{exchange.note}</small>}
+                </td>
+                <td className="num">{Math.round(exchange.chance * 100)} %</td>
+                <td>{exchange.otherwise ? landingWords(map, exchange.otherwise) : 'stays'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {move.variants.map(({ id, name, when, why }) => (
+        <p key={id} className="small mb-1">
+          <b>{name}</b>
+          {id === move.houseVariant && ' (this house)'}:{' '}
+          {[when.partner, when.build, why].filter(Boolean).join('; ')}
+        </p>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,85 @@
+import { indexMap, MECHANIC_FORMS, type Mechanic } from '@aftersquall/core';
+import { FaultsField } from '../../../components/fields/FaultsField.tsx';
+import { HazardsField } from '../../../components/fields/HazardsField.tsx';
+import { SavedField } from '../../../components/fields/SavedField.tsx';
+import { SelectField } from '../../../components/fields/SelectField.tsx';
+import styles from './sheet.module.scss';
+import type { SheetProps } from './sheetProps.ts';
+import { linesOf, listOf, useSaver } from './useSaver.ts';
+
+const FORMS: Record<Mechanic['form'], string> = {
+  solo: 'alone',
+  pair: 'with a partner',
+  line: 'down the mat',
+};
+
+/** A movement that moves are made of: how it is done and drilled, and which moves need it. */
+export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) {
+  const mechanic = indexMap(map).mechanic.get(id);
+  const save = useSaver('mechanic', mechanic);
+  if (!mechanic) return null;
+  const used = map.moves.filter(({ mechanics }) => mechanics.includes(id));
+  return (
+    <>
+      <div className={styles.fields}>
+        <SavedField label="Name" value={mechanic.name} onSave={(name) => save({ name })} />
+        <div className="two">
+          <SelectField
+            label="Drilled"
+            value={mechanic.form}
+            choices={MECHANIC_FORMS.map((form) => ({ value: form, name: FORMS[form] }))}
+            onChange={(form) => save({ form: form as Mechanic['form'] })}
+          />
+          <SavedField
+            label="How much at a time"
+            placeholder="8 a side"
+            value={mechanic.dose ?? ''}
+            onSave={(dose) => save({ dose: dose || undefined })}
+          />
+        </div>
+        <SavedField label="How it is done" lines={3} value={mechanic.how} onSave={(how) => save({ how })} />
+        <SavedField
+          label="What the partner does"
+          lines={2}
+          value={mechanic.partner ?? ''}
+          onSave={(partner) => save({ partner: partner || undefined })}
+        />
+        <SavedField
+          label="Cues, one a line"
+          lines={2}
+          value={mechanic.cues.join('\n')}
+          onSave={(text) => save({ cues: linesOf(text) })}
+        />
+        <SavedField
+          label="Other names, with commas"
+          value={mechanic.aliases.join(', ')}
+          onSave={(text) => save({ aliases: listOf(text) })}
+        />
+        <SavedField
+          label="Note"
+          lines={2}
+          value={mechanic.note ?? ''}
+          onSave={(note) => save({ note: note || undefined })}
+        />
+      </div>
+      <h3>Faults</h3>
+      <FaultsField faults={mechanic.faults} onChange={(faults) => save({ faults })} />
+      <h3>Hazards</h3>
+      <HazardsField hazards={mechanic.hazards} onChange={(hazards) => save({ hazards })} />
+      <h3>Moves made of it</h3>
+      <div className="chip-field">
+        {used.map((move) => (
+          <button
+            key={move.id}
+            type="button"
+            className="chip"
+            onClick={() => select({ kind: 'move', id: move.id })}
+          >
+            {move.name}
+          </button>
+        ))}
+        {used.length === 0 && <span className="soft">None yet.</span>}
+      </div>
+    </>
+  );
+}

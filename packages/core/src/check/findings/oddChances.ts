@@ -1,0 +1,57 @@
+import { landingWords } from '../../body/landingWords.ts';
+import type { Exchange } from '../../model/exchange.ts';
+import { indexMap } from '../../model/indexMap.ts';
+import type { GuardMap } from '../../model/map.ts';
+
+import { isOutcome, type Landing } from '../../model/outcome.ts';
+import { checkMoves } from '../checkEach.ts';
+import type { Check, Finding } from '../finding.ts';
+
+const where = (landing: Landing): string =>
+  isOutcome(landing) ? landing.outcome : `${landing.mirrored ? '~' : ''}${landing.position}`;
+
+/** Success and failure lead to the same place: then the chance says nothing. */
+export const sameLanding: Check = checkMoves((map, move) =>
+  indexMap(map)
+    .exchangesOf(move.id)
+    .filter(({ to, otherwise }) => where(to) === where(otherwise ?? { position: move.position }))
+    .map(
+      (exchange): Finding => ({
+        code: 'same-landing',
+        severity: 'warning',
+        place: { kind: 'exchange', id: exchange.id },
+        sentence: `“${move.name}”, ${metWords(map, exchange)}, leads to “${landingWords(map, exchange.to)}” whether it works or not.`,
+        mend: 'Say where failing leads, or where success does.',
+      }),
+    ),
+);
+
+/** More likely against a reaction than when top does nothing: seldom meant, unless a note says so. */
+export const likelierOpposed: Check = checkMoves((map, move) => {
+  const exchanges = indexMap(map).exchangesOf(move.id);
+  const free = exchanges.filter(({ reaction }) => reaction === 'none');
+  if (free.length === 0) return [];
+  return exchanges.flatMap((exchange): Finding[] => {
+    const same = free.filter(({ variant }) => variant === exchange.variant);
+    const best = Math.max(...(same.length > 0 ? same : free).map(({ chance }) => chance));
+    // A reaction that sends the move elsewhere makes another move of it.
+    const elsewhere = free.every(({ to }) => where(to) !== where(exchange.to));
+    if (exchange.reaction === 'none' || exchange.note || elsewhere || exchange.chance <= best) return [];
+    return [
+      {
+        code: 'likelier-opposed',
+        severity: 'note',
+        place: { kind: 'exchange', id: exchange.id },
+        sentence: `“${move.name}” is likelier ${metWords(map, exchange)} (${percent(exchange.chance)}) than when nobody opposes it (${percent(best)}).`,
+        mend: 'Mend one of the two chances, or say in the note why the reaction feeds the move.',
+      },
+    ];
+  });
+});
+
+const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
+
+function metWords(map: GuardMap, { reaction }: Pick<Exchange, 'reaction'>): string {
+  if (reaction === 'none') return 'unopposed';
+  return `met by “${indexMap(map).reaction.get(reaction.id)?.name ?? reaction.id}”`;
+}
