@@ -148,11 +148,12 @@ test('a finding with a sure mend is mended at once; rules bring their own', asyn
   await change(request, demo.url, [setFields('move', 'cross-choke', [{ path: ['hazards'], value: [] }])]);
   await page.goto(`${demo.url}/map/kelpwick?pane=findings`);
   const findings = page.getByRole('complementary', { name: 'What deserves a look' });
-  const finding = findings.getByText('"Cross-collar choke" is a submission without a hazard.');
+  const finding = findings.getByText('"Cross-collar choke" attacks a joint or the neck and carries no hazard.');
   await expect(finding).toBeVisible();
   await findings.getByRole('button', { name: 'Do it' }).click();
   await expect(finding).toHaveCount(0);
   await findings.getByLabel('Rules').selectOption({ index: 1 });
+  await findings.locator('summary', { hasText: 'barred move' }).click();
   await expect(findings.getByText(/is barred under/).first()).toBeVisible();
   await expect(findings.getByText(/From the same position .* is allowed/).first()).toBeVisible();
   await expect(findings.getByText('current rule book decides')).toBeVisible();

@@ -30,7 +30,7 @@ test('what a move needs, hurts and suits is written on its sheet', async ({ page
 
   await sheet.getByLabel('New fault').fill('The elbow is pulled past the hip.');
   await page.keyboard.press('Enter');
-  const mend = sheet.getByLabel('What mends fault', { exact: false }).last();
+  const mend = sheet.getByLabel(/^What mends it: fault/).last();
   await mend.fill('Pull it to your own chest.');
   await page.keyboard.press('Enter');
   await sheet.getByRole('group', { name: 'Hazards' }).getByRole('button', { name: 'shoulder lock' }).click();
