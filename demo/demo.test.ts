@@ -78,6 +78,52 @@ describe('the demo club', () => {
     expect(weighing.positions).toHaveLength(map.positions.length);
   });
 
+  it('keeps to the practice of the trade (common practice, no published source)', () => {
+    const position = (id: string) => index.position.get(id)!;
+    // The arms have the body, by harness or body lock, before the hooks go in on the back.
+    for (const move of map.moves.filter(({ kind }) => kind === 'back-take')) {
+      const at = (...actions: string[]) =>
+        move.steps.findIndex((step) => step.take.some(({ action }) => actions.includes(action)));
+      const [arms, hook] = [at('harness', 'body-lock'), at('hook')];
+      if (arms >= 0 && hook >= 0) expect([move.id, arms <= hook]).toEqual([move.id, true]);
+    }
+    // Butterfly hooks are for a kneeling top: who stands hangs them in the air.
+    for (const { id, holds, signs } of map.positions.filter(({ systems }) => systems.includes('butterfly'))) {
+      const hooks = holds.filter(({ action, target }) => action === 'hook' && target.part === 'thigh');
+      if (hooks.length === 2 && signs['own.torso'] === 'seated')
+        expect([id, signs['top.stance'] ?? 'kneeling']).not.toContain('standing');
+    }
+    // Over-under: the head goes to the side of the caught arm, and so does the sweep.
+    const caught = position('butterfly').holds.find(({ action }) => action === 'overhook')!.target.side;
+    expect(position('butterfly').holds.find(({ contacts }) => contacts.includes('head'))!.target.side).toBe(
+      caught,
+    );
+    const falls = Math.sin((index.move.get('over-under-sweep')!.direction! * Math.PI) / 180);
+    expect(falls > 0).toBe(caught === 'R');
+    // Single-leg X lifts the hips off the mat, off the line to top.
+    expect(position('slx').signs['own.hips']).toBe('raised');
+    expect(position('slx').signs['own.angle']).not.toBe('square');
+    // Twisting leg attacks carry their caution and are not for novices.
+    for (const move of map.moves.filter(
+      ({ kind, hazards }) => kind === 'submission' && hazards.includes('heel-hook'),
+    ))
+      expect([move.id, move.level ?? position(move.position).level]).not.toContain('novice');
+    // Who turns or rolls over a bent trapped arm loads its shoulder.
+    expect(validateMap(map).filter(({ code }) => code === 'roll-without-hazard')).toEqual([]);
+  });
+
+  it('leads nowhere by steps that cannot be: arrivals, reactions and chances are as they are written', () => {
+    const codes = new Set(validateMap(map).map(({ code }) => code));
+    for (const code of [
+      'impossible-reaction',
+      'arrival-stance',
+      'broken-back',
+      'same-landing',
+      'limb-conflict',
+    ])
+      expect([code, codes.has(code)]).toEqual([code, false]);
+  });
+
   it('sends its sweeps where top is weakest, most of them', () => {
     const sweeps = map.moves.filter(({ kind }) => kind === 'sweep');
     const weak = sweeps.filter((move) => checkSweep(index.position.get(move.position)!, move).weakest);

@@ -148,7 +148,9 @@ test('a finding with a sure mend is mended at once; rules bring their own', asyn
   await change(request, demo.url, [setFields('move', 'cross-choke', [{ path: ['hazards'], value: [] }])]);
   await page.goto(`${demo.url}/map/kelpwick?pane=findings`);
   const findings = page.getByRole('complementary', { name: 'What deserves a look' });
-  const finding = findings.getByText('"Cross-collar choke" attacks a joint or the neck and carries no hazard.');
+  const finding = findings.getByText(
+    '"Cross-collar choke" attacks a joint or the neck and carries no hazard.',
+  );
   await expect(finding).toBeVisible();
   await findings.getByRole('button', { name: 'Do it' }).click();
   await expect(finding).toHaveCount(0);

@@ -92,6 +92,7 @@ export {
   type GuardBook,
   parseGuardBook,
 } from './formats/book/parseGuardBook.ts';
+export { pickSystems } from './formats/book/pickSystems.ts';
 export { printGuardBook } from './formats/book/printGuardBook.ts';
 export { type BookChange, takeBook } from './formats/book/takeBook.ts';
 export { isOutcomeWord, type LineError, type Named, parseAnswer, quoteName } from './formats/lineSyntax.ts';
@@ -104,6 +105,7 @@ export { mechanicIds, namedMechanic, upgradeMap, withMechanicIds } from './forma
 export { printWeighingSheet, WEIGHING_SHEETS, type WeighingSheet } from './formats/weighingSheet.ts';
 export { type Answer, type LandingChoice, writeAnswer } from './formats/writeAnswer.ts';
 export { absorption } from './game/absorption.ts';
+export { logitStage } from './game/logitStage.ts';
 export { seeded } from './game/seeded.ts';
 export { shortestPaths } from './game/shortestPaths.ts';
 export { solveMatrixGame } from './game/solveMatrixGame.ts';
@@ -190,6 +192,7 @@ export { type Dilemma, findDilemmas, partingOf } from './weigh/findDilemmas.ts';
 export { findHoles, resolveHoles, type StakedHole } from './weigh/findHoles.ts';
 export { type Dependence, dependence, holdDependence, type TakenAway } from './weigh/holdDependence.ts';
 export type { WeighOptions } from './weigh/mapGame.ts';
+export { ordinaryPlay } from './weigh/ordinaryPlay.ts';
 export { ENDS, type End, outcomeOdds, simulateRounds } from './weigh/outcomeOdds.ts';
 export { outcomePoints } from './weigh/outcomePoints.ts';
 export { pointsText, signedPoints } from './weigh/pointsText.ts';

@@ -1,11 +1,13 @@
 import './shell.module.scss';
-import { emptyMap, freshId, NameSchema } from '@aftersquall/core';
+import { emptyMap, freshId, type GuardBook, type GuardMap, NameSchema, pickSystems } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { type ChangeEvent, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { Navigate, useNavigate } from 'react-router';
 import { z } from 'zod';
 import { mapAddress } from '../components/addresses.ts';
+import { BookSystems } from '../components/book/BookSystems.tsx';
 import { useTheme } from '../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../store/api.ts';
 import { createFresh } from '../store/documents/createFresh.ts';
@@ -27,6 +29,7 @@ export function FirstMap() {
   const dispatch = useAppDispatch();
   const last = useAppSelector(selectMapId);
   const navigate = useNavigate();
+  const [chosen, setChosen] = useState<{ ids: ReadonlySet<string>; book?: GuardBook }>({ ids: new Set() });
   const form = useForm<z.infer<typeof NewMap>>({
     resolver: zodResolver(NewMap),
     defaultValues: { name: '' },
@@ -47,14 +50,28 @@ export function FirstMap() {
   const first = maps.find(({ id }) => id === last) ?? maps[0];
   if (first) return <Navigate to={mapAddress(first.id)} replace />;
 
-  const begin = form.handleSubmit(async ({ name }) => {
-    const made = await dispatch(createFresh('map', emptyMap(freshId(name, []), name)));
+  const keep = async (map: GuardMap) => {
+    const made = await dispatch(createFresh('map', map));
     if (made.refusal) form.setError('name', { message: made.refusal.message });
     else navigate(mapAddress(made.id));
+  };
+  const begin = form.handleSubmit(({ name }) => {
+    const picked = chosen.book && chosen.ids.size > 0 && pickSystems(chosen.book, [...chosen.ids]);
+    return keep({ ...emptyMap(freshId(name, []), name), ...picked });
   });
+  const openFile = async (event: ChangeEvent<HTMLInputElement>) => {
+    const text = await event.target.files?.[0]?.text();
+    event.target.value = '';
+    if (text === undefined) return;
+    try {
+      await keep(JSON.parse(text));
+    } catch (error) {
+      form.setError('name', { message: `This is not a map file: ${(error as Error).message}` });
+    }
+  };
   const trouble = form.formState.errors.name?.message;
   return (
-    <main className="teach">
+    <main className="teach wide">
       <Notices />
       <h1>Name your first map</h1>
       <p>
@@ -67,9 +84,25 @@ export function FirstMap() {
           <Form.Control {...form.register('name')} isInvalid={Boolean(trouble)} autoFocus />
           <Form.Control.Feedback type="invalid">{trouble}</Form.Control.Feedback>
         </Form.Group>
+        <fieldset className="mb-3">
+          <legend className="form-label">
+            Begin with what you teach, from the book that ships, or with nothing
+          </legend>
+          <BookSystems chosen={chosen.ids} onChange={(ids, book) => setChosen({ ids, book })} />
+        </fieldset>
         <button type="submit" className="btn btn-now">
-          Begin the map
-        </button>
+          {chosen.ids.size === 0 ? 'Begin the map' : `Begin with ${chosen.ids.size} of the systems`}
+        </button>{' '}
+        <label className="btn btn-plain">
+          or open a map file
+          <input
+            type="file"
+            accept=".json,application/json"
+            className="visually-hidden"
+            aria-label="Map file"
+            onChange={(event) => void openFile(event)}
+          />
+        </label>
       </Form>
     </main>
   );

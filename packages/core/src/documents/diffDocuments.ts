@@ -32,7 +32,9 @@ function diffList(kind: never, from: readonly Entity[], to: readonly Entity[]): 
   const order = from.map(({ id }) => id).filter((id) => wanted.has(id));
   to.forEach((item, at) => {
     const before = known.get(item.id);
-    if (before && !same(before, item)) commands.push(set(kind, item.id, diffFields(before, item)));
+    // The order in which fields were written is no difference.
+    const fields = before && !same(before, item) ? diffFields(before, item) : [];
+    if (fields.length > 0) commands.push(set(kind, item.id, fields));
     if (order[at] === item.id) return;
     if (before) {
       commands.push(place(kind, item.id, at));

@@ -39,6 +39,17 @@ describe('the difference of two maps', () => {
   });
 });
 
+describe('a difference', () => {
+  it('is none in the order in which fields were written', () => {
+    const map = smallMap();
+    const turned = {
+      ...map,
+      moves: map.moves.map((move) => Object.fromEntries(Object.entries(move).reverse()) as typeof move),
+    };
+    expect(diffDocuments(map, turned).commands).toEqual([]);
+  });
+});
+
 describe('a duplicate', () => {
   it('of a position has its moves and answers, and leads where it led', () => {
     const map = smallMap();

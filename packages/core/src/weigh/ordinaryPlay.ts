@@ -4,7 +4,6 @@ import { type MapSolution, stageOf } from './solveMap.ts';
 
 /** How often the two pick the better answer: sharp to hesitant, in points (see `Softness`). */
 export const TOP_LEVELS = { 'knows best': 0, sharp: 0.4, club: 0.9, new: 2.5 } as const;
-export type TopLevel = keyof typeof TOP_LEVELS;
 /** Bottom at the plan: half a point better is taken twelve times as often. */
 export const KEEPS_TO_THE_PLAN = 0.2;
 /** Outside of these a level is not computed; none at all is two who know best. */

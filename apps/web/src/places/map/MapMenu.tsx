@@ -22,6 +22,7 @@ import { closeDocument } from '../../store/documents/documentsSlice.ts';
 import { notify } from '../../store/notices.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
+import { AddFromBook } from './book/AddFromBook.tsx';
 import { BookDialog } from './book/BookDialog.tsx';
 import { exportBook } from './book/exportBook.ts';
 import styles from './map.module.scss';
@@ -44,6 +45,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
   const file = useRef<HTMLInputElement>(null);
   const bookFile = useRef<HTMLInputElement>(null);
   const [book, setBook] = useState<BookFile[]>();
+  const [adding, setAdding] = useState(false);
   const taken = maps.map(({ id }) => id);
 
   /** A map that is here already comes in beside it, never over it. */
@@ -119,6 +121,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
           >
             Export as a map file
           </Dropdown.Item>
+          <Dropdown.Item onClick={() => setAdding(true)}>Add from the book…</Dropdown.Item>
           <Dropdown.Item onClick={() => bookFile.current?.click()}>Take in a guard book…</Dropdown.Item>
           <Dropdown.Item onClick={() => exportBook(map, 'one file')}>Export as a guard book</Dropdown.Item>
           <Dropdown.Item onClick={() => exportBook(map, 'a file a system')}>
@@ -153,6 +156,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
         aria-label="Guard book files"
         onChange={(event) => void readBook(event)}
       />
+      {adding && <AddFromBook map={map} onHide={() => setAdding(false)} />}
       {book && <BookDialog map={map} files={book} onHide={() => setBook(undefined)} />}
       {asking && (
         <NameDialog

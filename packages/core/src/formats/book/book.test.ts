@@ -183,6 +183,25 @@ describe('an error of a book', () => {
     else expect(first).toMatch(message);
   });
 
+  it('is none of a byte-order mark or of Windows line ends, and two positions may have one name', () => {
+    const text = `\uFEFF${head}- lead: L\n\n## Position: P (q)\n`.replaceAll('\n', '\r\n');
+    const { book, errors, places } = parseGuardBook([{ name: 'a.md', text }]);
+    expect(errors).toEqual([]);
+    expect(book.positions.map(({ id, name, leadSide }) => [id, name, leadSide])).toEqual([
+      ['p', 'P', 'L'],
+      ['q', 'P', 'R'],
+    ]);
+    expect(places.get('position q')).toBe('a.md:7');
+  });
+
+  it.each([
+    [`${head}- holds: grip collar.R set`, /^a\.md:5:10 "grip" is no contact; expected handL/],
+    [`${head}- holds: handR grip`, /^a\.md:5:10 "handR grip" is no hold; expected: contacts action target/],
+    [`${head}- holds: handR grip collar.R,`, /^a\.md:5:30 nothing beside ","; expected an entry/],
+  ])('names the limb or the part that is missing: %j', (text, message) => {
+    expect(errorsOf(text)[0]).toMatch(message);
+  });
+
   it('comes with all the others at once, and nothing is taken over', () => {
     const { book, errors } = parseGuardBook([
       { name: 'b.md', text: `${head}- lead: X\n- level: expart` },

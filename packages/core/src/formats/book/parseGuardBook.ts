@@ -50,12 +50,17 @@ interface Block {
  * over. All errors of all files come at once, and nothing is taken over unless there are none. Ids that nothing has are
  * not looked for: that is for `badReferences`.
  */
-export function parseGuardBook(files: readonly BookFile[]): { book: GuardBook; errors: BookError[] } {
+export function parseGuardBook(files: readonly BookFile[]): {
+  book: GuardBook;
+  errors: BookError[];
+  /** Where each thing stands, `file:line` by its kind and id: "move scissor". */
+  places: ReadonlyMap<string, string>;
+} {
   const reader = new BookReader();
   const named = files.filter(({ name }) => !/^[A-Z_-]+\.md$/.test(name.split('/').at(-1)!));
   for (const file of [...named].sort((a, b) => (a.name < b.name ? -1 : 1))) reader.readFile(file);
-  const { book, errors } = reader;
-  return { book: errors.length > 0 ? emptyBook() : book, errors };
+  const { book, errors, places } = reader;
+  return { book: errors.length > 0 ? emptyBook() : book, errors, places };
 }
 
 const emptyBook = (): GuardBook => ({
@@ -84,7 +89,7 @@ class BookReader {
   private skipping = false;
   private table: { columns: ReturnType<typeof readHeader>; ruled: boolean } | undefined;
   /** Where each id was given, by kind and scope. */
-  private readonly ids = new Map<string, string>();
+  readonly places = new Map<string, string>();
 
   readFile({ name, text }: BookFile): void {
     this.file = name;
@@ -162,9 +167,9 @@ class BookReader {
 
   private register(kind: string, id: string, line: number): void {
     const key = `${kind} ${id}`;
-    const before = this.ids.get(key);
+    const before = this.places.get(key);
     if (before) this.complain(line, 1, `${key} is in ${before} already; expected an unused id`);
-    this.ids.set(key, `${this.file}:${line}`);
+    this.places.set(key, `${this.file}:${line}`);
   }
 
   private readKeyword({ line, text }: Extract<BookLine, { kind: 'keyword' }>, block: Block): void {

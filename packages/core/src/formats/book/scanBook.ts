@@ -19,7 +19,11 @@ export type BookLine = { line: number } & (
 export function scanBook(source: string): BookLine[] {
   const whole: { text: string; line: number; end: number }[] = [];
   let inComment = false;
-  for (const [i, raw] of source.split(/\r?\n/).entries()) {
+  // A byte-order mark is no part of the first line.
+  for (const [i, raw] of source
+    .replace(/^\uFEFF/, '')
+    .split(/\r?\n/)
+    .entries()) {
     if (inComment || /^\s*<!--/.test(raw)) {
       inComment = !raw.includes('-->');
       continue;

@@ -59,6 +59,7 @@ describe('taking a book into a map', () => {
       bookOf('# System: S (s)\n\n## Position: P (p)\n\n- drift: moon'),
     );
     expect(issues[0]!.message).toContain('moon');
+    expect(issues[0]!.at).toBe('position p');
     expect(command.commands).toEqual([]);
   });
 

@@ -2,7 +2,7 @@ import { applyCommand } from '../../documents/applyCommand.ts';
 import { type BatchCommand, remove } from '../../documents/command.ts';
 import { diffDocuments } from '../../documents/diffDocuments.ts';
 import { badReferences } from '../../documents/documentIssues.ts';
-import { same } from '../../documents/fieldChanges.ts';
+import { diffFields } from '../../documents/fieldChanges.ts';
 import type { Issue } from '../../documents/issue.ts';
 import type { GuardMap } from '../../model/map.ts';
 import { LIST_OF } from '../../model/map.ts';
@@ -29,13 +29,24 @@ export function takeBook(
   map: GuardMap,
   book: GuardBook,
   { whole = false } = {},
-): { changes: BookChange[]; command: BatchCommand; issues: Issue[] } {
+): { changes: BookChange[]; command: BatchCommand; issues: BookIssue[] } {
   const next = { ...(whole ? withoutOthers(map, book) : map) };
   for (const kind of KINDS) Object.assign(next, { [LIST_OF[kind]]: listAfter(next, book, kind, whole) });
   const changes = KINDS.flatMap((kind) => changesOf(map, next, kind));
-  const issues = badReferences(next);
+  const issues = badReferences(next).map((issue) => ({ ...issue, at: thingAt(next, issue.path) }));
   const command = issues.length > 0 ? { do: 'batch' as const, commands: [] } : diffDocuments(map, next);
   return { changes, command: { ...command, label: 'Guard book' }, issues };
+}
+
+/** An id that leads nowhere, with the thing that has it: its kind and id, as `parseGuardBook` knows its place. */
+export interface BookIssue extends Issue {
+  at: string;
+}
+
+function thingAt(map: GuardMap, [list, place]: Issue['path']): string {
+  const kind = KINDS.find((one) => LIST_OF[one] === list);
+  const thing = kind && listOf(map, kind)[Number(place)];
+  return thing ? `${kind} ${thing.id}` : '';
 }
 
 type Thing = { id: string; name?: string };
@@ -75,7 +86,7 @@ function changesOf(before: GuardMap, after: GuardMap, kind: Kind): BookChange[] 
     ...[...is.values()].flatMap((thing) => {
       const old = was.get(thing.id);
       if (!old) return [change(thing, 'new')];
-      return same(old, thing) ? [] : [change(thing, 'changed')];
+      return diffFields(old, thing).length === 0 ? [] : [change(thing, 'changed')];
     }),
     ...[...was.values()].filter(({ id }) => !is.has(id)).map((thing) => change(thing, 'gone')),
   ];

@@ -1,15 +1,9 @@
-import {
-  type BookChange,
-  type BookError,
-  type BookFile,
-  type GuardMap,
-  parseGuardBook,
-  takeBook,
-} from '@aftersquall/core';
+import { type BookError, type BookFile, type GuardMap, parseGuardBook, takeBook } from '@aftersquall/core';
 import { useMemo, useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { BookChanges } from './BookChanges.tsx';
 
 interface Props {
   map: GuardMap;
@@ -17,16 +11,15 @@ interface Props {
   onHide: () => void;
 }
 
-const WORDS: Record<BookChange['change'], string> = { new: 'new', changed: 'changed', gone: 'taken out' };
-/** So many names are listed of each. */
-const MOST = 12;
+/** So many mistakes are listed. */
+const MOST = 50;
 
 /** What files of a guard book would change in the map, before anything is changed; or what is wrong in them, and where. */
 export function BookDialog({ map, files, onHide }: Props) {
   const dispatch = useAppDispatch();
   const [whole, setWhole] = useState(false);
   const [trouble, setTrouble] = useState<string[]>([]);
-  const { book, errors } = useMemo(() => parseGuardBook(files), [files]);
+  const { book, errors, places } = useMemo(() => parseGuardBook(files), [files]);
   const { changes, command, issues } = useMemo(() => takeBook(map, book, { whole }), [map, book, whole]);
   const sound = errors.length === 0 && issues.length === 0;
   const apply = () => {
@@ -47,8 +40,10 @@ export function BookDialog({ map, files, onHide }: Props) {
         {errors.length > 0 && <Errors errors={errors} />}
         {errors.length === 0 && issues.length > 0 && (
           <ul aria-label="What leads nowhere" className="hazard">
-            {issues.slice(0, MOST).map(({ path, message }) => (
-              <li key={`${path.join('.')} ${message}`}>{message}</li>
+            {issues.slice(0, MOST).map(({ path, message, at }) => (
+              <li key={`${path.join('.')} ${message}`}>
+                <code>{places.get(at) ?? 'in the map'}</code> {message} (in the {at})
+              </li>
             ))}
           </ul>
         )}
@@ -63,7 +58,7 @@ export function BookDialog({ map, files, onHide }: Props) {
               />{' '}
               The book is the whole map: take out what it does not say
             </label>
-            <Changes changes={changes} />
+            <BookChanges changes={changes} />
           </>
         )}
         {trouble.map((message) => (
@@ -89,7 +84,7 @@ export function BookDialog({ map, files, onHide }: Props) {
 function Errors({ errors }: { errors: readonly BookError[] }) {
   return (
     <ol aria-label="Mistakes" className="list-unstyled">
-      {errors.slice(0, 100).map(({ file, line, column, message }) => (
+      {errors.slice(0, MOST).map(({ file, line, column, message }) => (
         <li key={`${file} ${line} ${column} ${message}`} className="mb-1">
           <code>
             {file}:{line}:{column}
@@ -97,39 +92,7 @@ function Errors({ errors }: { errors: readonly BookError[] }) {
           {message}
         </li>
       ))}
-      {errors.length > 100 && <li>and {errors.length - 100} more</li>}
+      {errors.length > MOST && <li>and {errors.length - MOST} more</li>}
     </ol>
-  );
-}
-
-/** How many things of each kind are new, changed or taken out, and the first of them by name. */
-function Changes({ changes }: { changes: readonly BookChange[] }) {
-  if (changes.length === 0) return <p className="mt-3">The book says what the map says.</p>;
-  const groups = new Map<string, BookChange[]>();
-  for (const change of changes) {
-    const key = `${WORDS[change.change]} ${change.kind}`;
-    groups.set(key, [...(groups.get(key) ?? []), change]);
-  }
-  return (
-    <ul aria-label="What the book changes" className="list-unstyled mt-3">
-      {[...groups].map(([key, some]) => {
-        const names = some.flatMap(({ name }) => name || []);
-        return (
-          <li key={key} className="mb-2">
-            <b>
-              {some.length} {key}
-              {some.length > 1 && 's'}
-            </b>
-            {names.length > 0 && (
-              <span className="soft">
-                {' '}
-                {names.slice(0, MOST).join(', ')}
-                {names.length > MOST && ` and ${names.length - MOST} more`}
-              </span>
-            )}
-          </li>
-        );
-      })}
-    </ul>
   );
 }

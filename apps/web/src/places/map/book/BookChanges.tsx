@@ -1,0 +1,37 @@
+import type { BookChange } from '@aftersquall/core';
+
+const WORDS: Record<BookChange['change'], string> = { new: 'new', changed: 'changed', gone: 'taken out' };
+/** So many names are listed of each. */
+const MOST = 12;
+
+/** How many things of each kind are new, changed or taken out, and the first of them by name. */
+export function BookChanges({ changes }: { changes: readonly BookChange[] }) {
+  if (changes.length === 0) return <p className="mt-3">The book says what the map says.</p>;
+  const groups = new Map<string, BookChange[]>();
+  for (const change of changes) {
+    const key = `${WORDS[change.change]} ${change.kind}`;
+    groups.set(key, [...(groups.get(key) ?? []), change]);
+  }
+  return (
+    <ul aria-label="What the book changes" className="list-unstyled mt-3">
+      {[...groups].map(([key, some]) => {
+        const names = some.flatMap(({ name }) => name || []);
+        return (
+          <li key={key} className="mb-2">
+            <b>
+              {some.length} {key}
+              {some.length > 1 && 's'}
+            </b>
+            {names.length > 0 && (
+              <span className="soft">
+                {' '}
+                {names.slice(0, MOST).join(', ')}
+                {names.length > MOST && ` and ${names.length - MOST} more`}
+              </span>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
