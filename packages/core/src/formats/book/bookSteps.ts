@@ -1,6 +1,14 @@
 import type { Step } from '../../model/move.ts';
 import { CLAUSES } from './keywords.ts';
-import { BookSlip, escapeText, shifted, splitEntries, unescapeText } from './text.ts';
+import {
+  BookSlip,
+  endsInBackslash,
+  escapeText,
+  shifted,
+  splitEntries,
+  trimBlanks,
+  unescapeText,
+} from './text.ts';
 import { listOf, number, seconds } from './values.ts';
 
 const DEFAULT_SECONDS = 2;
@@ -12,8 +20,7 @@ export function readStep(
   before: readonly Step[],
   complain: (column: number, message: string) => void,
 ): Step {
-  const found = /^(.*?)\s*(?:(?<!\\)\[((?:[^[\]\\]|\\.)*)\])?$/s.exec(line.text)!;
-  const [, text = '', clauses] = found;
+  const [text, clauses] = splitClauses(line.text);
   const step: Step = {
     id: `s${before.length + 1}`,
     text: unescapeText(text),
@@ -33,6 +40,13 @@ export function readStep(
     complain(base + error.at, error.message);
   }
   return step;
+}
+
+/** The text of a step, and what stands in the brackets at its end, if there are any. */
+function splitClauses(line: string): [text: string, clauses: string | undefined] {
+  const open = line.endsWith(']') ? line.lastIndexOf('[') : -1;
+  if (open < 0 || endsInBackslash(line.slice(0, open))) return [line, undefined];
+  return [trimBlanks(line.slice(0, open)), line.slice(open + 1, -1)];
 }
 
 function readClause(text: string, step: Step, before: readonly Step[], said: Set<string>): void {

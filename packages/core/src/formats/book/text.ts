@@ -33,7 +33,11 @@ export function escapeText(text: string): string {
 export const unescapeText = (text: string): string => text.replace(/\\([^\p{L}\p{N}])/gsu, '$1');
 
 /** Whether an odd number of backslashes stands at the end: the last one keeps what follows. */
-export const endsInBackslash = (text: string): boolean => /\\*$/.exec(text)![0].length % 2 === 1;
+export function endsInBackslash(text: string): boolean {
+  let at = text.length;
+  while (at > 0 && text[at - 1] === '\\') at--;
+  return (text.length - at) % 2 === 1;
+}
 
 /** Without blanks at its end, but for one that a backslash keeps. */
 export function trimBlanks(text: string): string {
