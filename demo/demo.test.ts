@@ -11,6 +11,7 @@ import {
   validateMap,
   weighMap,
 } from '@aftersquall/core';
+import { marked, type Tokens } from 'marked';
 import { describe, expect, it } from 'vitest';
 
 const here = (file: string) => new URL(file, import.meta.url);
@@ -31,6 +32,29 @@ describe('the demo club', () => {
     const again = parseGuardBook(printed);
     expect(again.errors).toEqual([]);
     expect(again.book).toEqual(book);
+  });
+
+  it('is Markdown as others read it, too: its headings, steps and tables are there', () => {
+    let [headings, tables, rows] = [0, 0, 0];
+    for (const { text } of files) {
+      for (const token of marked.lexer(text)) {
+        expect(['heading', 'list', 'table', 'space', 'html', 'paragraph']).toContain(token.type);
+        if (token.type === 'heading') headings++;
+        if (token.type === 'table') {
+          tables++;
+          rows += (token as Tokens.Table).rows.length;
+        }
+      }
+    }
+    const { systems, mechanics, reactions, positions, moves, exchanges } = book;
+    const looks = positions.flatMap((position) => position.looks);
+    const variants = moves.flatMap((move) => move.variants);
+    const all = [systems, mechanics, reactions, positions, looks, moves, variants];
+    // Besides these only `# Shared` is a heading.
+    expect(headings).toBeGreaterThanOrEqual(all.flat().length);
+    expect(headings - all.flat().length).toBeLessThanOrEqual(files.length);
+    expect(tables).toBe(new Set(exchanges.map(({ move }) => move)).size);
+    expect(rows).toBe(exchanges.length);
   });
 
   it('holds ten systems of positions, moves and answers that flow into each other', () => {
