@@ -20,6 +20,14 @@ describe('changes of the address asked for faster than the router moves', () => 
     expect(address.ask({ fold: 'all' }).toString()).toBe('wear=no-gi&level=novice&fold=all');
   });
 
+  it('may depend on what was asked before', () => {
+    const address = followAddress();
+    address.arrive(at('at=a&met=b'));
+    const back = (now: URLSearchParams) => (now.get('met') ? { met: '' } : { at: '' });
+    expect(address.ask(back).toString()).toBe('at=a');
+    expect(address.ask(back).toString()).toBe('');
+  });
+
   it('are overtaken where somebody else moves, and skipped steps do no harm', () => {
     const address = followAddress();
     address.ask({ a: '1' });

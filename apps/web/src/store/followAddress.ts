@@ -1,3 +1,8 @@
+/** Parts to change, an empty value takes one out; or what they are once it is known what was asked before. */
+export type AddressChanges =
+  | Record<string, string | undefined>
+  | ((now: URLSearchParams) => Record<string, string | undefined>);
+
 /**
  * The address as it will be once everything asked for has happened: a place may ask twice and three times before the
  * router has moved once, and each change builds on the one before, not on where the router is.
@@ -8,10 +13,11 @@ export function followAddress() {
   let asked: string[] = [];
   let arrived: string | undefined;
   return {
-    /** The address with some parts changed; an empty value takes the part out. */
-    ask(changes: Record<string, string | undefined>): URLSearchParams {
+    /** The address with some parts changed. */
+    ask(changes: AddressChanges): URLSearchParams {
       const next = new URLSearchParams(latest);
-      for (const [key, value] of Object.entries(changes)) {
+      const parts = typeof changes === 'function' ? changes(latest) : changes;
+      for (const [key, value] of Object.entries(parts)) {
         if (value) next.set(key, value);
         else next.delete(key);
       }

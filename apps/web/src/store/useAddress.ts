@@ -1,13 +1,13 @@
 import { useCallback, useEffect } from 'react';
 import { useSearchParams } from 'react-router';
-import { followAddress } from './followAddress.ts';
+import { type AddressChanges, followAddress } from './followAddress.ts';
 
-export type SetAddress = (changes: Record<string, string | undefined>, how?: { replace?: boolean }) => void;
+export type SetAddress = (changes: AddressChanges, how?: { replace?: boolean }) => void;
 
 /** One address a page: every place that asks for a change builds on what was asked before. */
 const address = followAddress();
 
-/** What the address says behind its `?`, and how to change parts of it; an empty value takes the part out. */
+/** What the address says behind its `?`, and how to change parts of it. */
 export function useAddress(): [URLSearchParams, SetAddress] {
   const [params, setParams] = useSearchParams();
   useEffect(() => address.arrive(params), [params]);

@@ -79,8 +79,12 @@ export function ReadPlace() {
   useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }), { useKey: true });
   // One step back at a time: what top did, then where we are.
   useLayer(true, () => {
-    if (met || asTop) set({ met: '', as: undefined });
-    else set({ at: '', side: '', ended: '', trail: '', by: '' });
+    // Pressed twice, it counts twice, however late the screen follows.
+    set((now) =>
+      now.get('met') || now.get('as')
+        ? { met: '', as: undefined }
+        : { at: '', side: '', ended: '', trail: '', by: '' },
+    );
   });
 
   const request = useMemo(
