@@ -1,7 +1,7 @@
 import './shell.module.scss';
 import { emptyMap, freshId, type GuardBook, type GuardMap, NameSchema, pickSystems } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { type ChangeEvent, useState } from 'react';
+import { type ChangeEvent, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { Navigate, useNavigate } from 'react-router';
@@ -25,10 +25,14 @@ export function FirstMap() {
     { refetchOnMountOrArgChange: true },
   );
   // What is known from before may be gone by now.
-  const maps = isFetching ? undefined : data;
+  const settled = useRef(false);
+  if (!isFetching) settled.current = true;
+  // Asked again later, the page stays: what is being typed or opened must not go under one's hands.
+  const maps = isFetching && !settled.current ? undefined : data;
   const dispatch = useAppDispatch();
   const last = useAppSelector(selectMapId);
   const navigate = useNavigate();
+  const [fileTrouble, setFileTrouble] = useState('');
   const [chosen, setChosen] = useState<{ ids: ReadonlySet<string>; book?: GuardBook }>({ ids: new Set() });
   const form = useForm<z.infer<typeof NewMap>>({
     resolver: zodResolver(NewMap),
@@ -60,13 +64,15 @@ export function FirstMap() {
     return keep({ ...emptyMap(freshId(name, []), name), ...picked });
   });
   const openFile = async (event: ChangeEvent<HTMLInputElement>) => {
-    const text = await event.target.files?.[0]?.text();
-    event.target.value = '';
+    const input = event.target;
+    const text = await input.files?.[0]?.text();
+    input.value = '';
+    setFileTrouble('');
     if (text === undefined) return;
     try {
       await keep(JSON.parse(text));
     } catch (error) {
-      form.setError('name', { message: `This is not a map file: ${(error as Error).message}` });
+      setFileTrouble(`This is not a map file: ${(error as Error).message}`);
     }
   };
   const trouble = form.formState.errors.name?.message;
@@ -103,6 +109,11 @@ export function FirstMap() {
             onChange={(event) => void openFile(event)}
           />
         </label>
+        {fileTrouble && (
+          <p className="hazard mt-2 mb-0" role="alert">
+            {fileTrouble}
+          </p>
+        )}
       </Form>
     </main>
   );
