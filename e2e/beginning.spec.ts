@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { emptyMap } from '@aftersquall/core';
 import { expect, test } from './app.ts';
 import { saved } from './http.ts';
 
@@ -45,10 +46,37 @@ test('the first map may be a file, too; what is none says so', async ({ page, em
   await page
     .getByLabel('Map file')
     .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('hello') });
-  await expect(page.getByText(/This is not a map file/)).toBeVisible();
+  const refused = page.getByRole('alert').filter({ hasText: 'This is not a map file' });
+  await expect(refused).toContainText('this is not a JSON file');
+  const bad = { ...emptyMap('bad', 'Bad'), positions: [{ id: 'p', name: 'P', leadSide: 'up' }] };
+  await page.getByLabel('Map file').setInputFiles({
+    name: 'bad.map.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(bad)),
+  });
+  await expect(refused).toContainText('positions.0.leadSide');
   const buffer = readFileSync('testing/club/kelpwick.map.json');
   await page
     .getByLabel('Map file')
     .setInputFiles({ name: 'club.map.json', mimeType: 'application/json', buffer });
   await expect(page.getByRole('button', { name: 'Kelpwick Harbour Grappling' })).toBeVisible();
+});
+
+test('a map file of the version in which mechanics were only names is taken in, with its mechanics', async ({
+  page,
+  empty,
+}) => {
+  const { map } = JSON.parse(readFileSync('apps/server/fixtures/before-documents.json', 'utf8')).map;
+  expect(map.mechanics).toBeUndefined();
+  const names = map.moves.flatMap(({ mechanics = [] }: { mechanics?: string[] }) => mechanics);
+  expect(names.length).toBeGreaterThan(0);
+  await page.goto(empty.url);
+  await page.getByLabel('Map file').setInputFiles({
+    name: 'old.map.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(map)),
+  });
+  await expect(page.getByRole('button', { name: map.name })).toBeVisible();
+  const { document } = await saved(page.request, empty.url, 'map/old-club');
+  expect(document.mechanics.map(({ name }) => name).sort()).toEqual([...new Set(names)].sort());
 });

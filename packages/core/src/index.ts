@@ -123,7 +123,7 @@ export {
 } from './model/classPlan.ts';
 export { emptyClub } from './model/club.ts';
 export { CONTACTS, type Contact } from './model/contacts.ts';
-export { type Basis, type Exchange, ExchangeSchema } from './model/exchange.ts';
+export { type Basis, type Exchange, ExchangeSchema, notesOf } from './model/exchange.ts';
 export { freshId } from './model/freshId.ts';
 export { HAZARD_TAGS, type HazardTag } from './model/hazards.ts';
 export {

@@ -12,7 +12,6 @@ const SENTENCES = {
   provoke: 'A provoking move is made for what top does about it.',
   rests: 'What a position rests on are its holds marked as kept: without one of them one is not in it.',
   builds: 'Builds are how the two are made: an answer says whom it suits, and how much.',
-  basis: 'A guess is the coach’s own; counted trials make it evidence.',
 } as const;
 export type Term = keyof typeof SENTENCES;
 

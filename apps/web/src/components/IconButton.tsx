@@ -6,16 +6,18 @@ interface Props {
   /** The same with the keys that do it, to be shown. */
   title?: string;
   disabled?: boolean;
+  /** Without a frame, among others. */
+  bare?: boolean;
   onClick: () => void;
   children: ReactNode;
 }
 
 /** A plain button with a picture alone. */
-export function IconButton({ label, title = label, disabled, onClick, children }: Props) {
+export function IconButton({ label, title = label, disabled, bare, onClick, children }: Props) {
   return (
     <button
       type="button"
-      className="btn btn-sm btn-plain"
+      className={bare ? 'bare' : 'btn btn-sm btn-plain'}
       aria-label={label}
       title={title}
       disabled={disabled}

@@ -8,6 +8,8 @@ import { Navigate, useNavigate } from 'react-router';
 import { z } from 'zod';
 import { mapAddress } from '../components/addresses.ts';
 import { BookSystems } from '../components/book/BookSystems.tsx';
+import { FileIssues } from '../components/FileIssues.tsx';
+import { type FileRefusal, readMapFile } from '../components/readMapFile.ts';
 import { useTheme } from '../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../store/api.ts';
 import { createFresh } from '../store/documents/createFresh.ts';
@@ -32,7 +34,7 @@ export function FirstMap() {
   const dispatch = useAppDispatch();
   const last = useAppSelector(selectMapId);
   const navigate = useNavigate();
-  const [fileTrouble, setFileTrouble] = useState('');
+  const [refused, setRefused] = useState<FileRefusal>();
   const [chosen, setChosen] = useState<{ ids: ReadonlySet<string>; book?: GuardBook }>({ ids: new Set() });
   const form = useForm<z.infer<typeof NewMap>>({
     resolver: zodResolver(NewMap),
@@ -65,15 +67,13 @@ export function FirstMap() {
   });
   const openFile = async (event: ChangeEvent<HTMLInputElement>) => {
     const input = event.target;
-    const text = await input.files?.[0]?.text();
+    const file = input.files?.[0];
     input.value = '';
-    setFileTrouble('');
-    if (text === undefined) return;
-    try {
-      await keep(JSON.parse(text));
-    } catch (error) {
-      setFileTrouble(`This is not a map file: ${(error as Error).message}`);
-    }
+    setRefused(undefined);
+    if (!file) return;
+    const { map, refusal } = await readMapFile(file);
+    if (map) await keep(map);
+    else setRefused(refusal);
   };
   const trouble = form.formState.errors.name?.message;
   return (
@@ -109,10 +109,11 @@ export function FirstMap() {
             onChange={(event) => void openFile(event)}
           />
         </label>
-        {fileTrouble && (
-          <p className="hazard mt-2 mb-0" role="alert">
-            {fileTrouble}
-          </p>
+        {refused && (
+          <div className="hazard mt-2" role="alert">
+            {refused.message}
+            <FileIssues issues={refused.issues} />
+          </div>
         )}
       </Form>
     </main>

@@ -1,7 +1,7 @@
 import { afterReaction } from '../body/afterReaction.ts';
 import type { Moment } from '../body/followSteps.ts';
 import { sided } from '../body/mirror.ts';
-import type { Exchange } from '../model/exchange.ts';
+import { type Exchange, notesOf } from '../model/exchange.ts';
 import type { Hold, Target } from '../model/hold.ts';
 import { byId, indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -61,9 +61,8 @@ const arrivalOf = remember(
   },
 );
 
-/** Whether a note speaks of the landing; what stands behind "else:" speaks of the failing. */
-export const explains = ({ note = '' }: Exchange): boolean =>
-  note.split(/(?:^|[;:.,·]?\s)else:/)[0]!.trim() !== '';
+/** Whether a note speaks of the landing. */
+export const explains = (exchange: Exchange): boolean => notesOf(exchange).landing !== '';
 
 const samePlace = (a: Target, b: Target): boolean => a.of === b.of && a.part === b.part && a.side === b.side;
 const placesOf = ({ target, fallbacks = [] }: Hold): Target[] => [target, ...fallbacks];

@@ -29,6 +29,12 @@ export const ExchangeSchema = z.strictObject({
 });
 export type Exchange = z.infer<typeof ExchangeSchema>;
 
+/** The note on where an exchange leads, and, behind “else:”, the one on what is had when it fails. */
+export function notesOf({ note = '' }: Pick<Exchange, 'note'>): { landing: string; failing: string } {
+  const [landing = '', ...failing] = note.split(/(?:^|[;:.,·]?\s)else:/);
+  return { landing: landing.trim(), failing: failing.join('; ').trim() };
+}
+
 /** The key that must be unique in a map. */
 export function exchangeKey(exchange: Pick<Exchange, 'move' | 'reaction' | 'variant'>): string {
   const { move, reaction, variant } = exchange;

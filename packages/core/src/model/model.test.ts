@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { zodIssues } from '../documents/zodIssues.ts';
 import { hold as anyHold } from '../test/arbitraries.ts';
 import { smallMap } from '../test/smallMap.ts';
-import { ExchangeSchema, exchangeKey } from './exchange.ts';
+import { ExchangeSchema, exchangeKey, notesOf } from './exchange.ts';
 import { HoldSchema, TargetSchema } from './hold.ts';
 import { isCloth, matchesPattern, sameHold } from './holdPattern.ts';
 import { indexMap } from './indexMap.ts';
@@ -181,6 +181,16 @@ describe('things of a map', () => {
       expect(says(ExchangeSchema, { ...exchange, chance })).toEqual([
         'chance: a chance lies between 0 and 1',
       ]);
+  });
+
+  it('have a note on the landing and, behind “else:”, one on the failing', () => {
+    expect(notesOf({ note: undefined })).toEqual({ landing: '', failing: '' });
+    expect(notesOf({ note: 'the hook stays in' })).toEqual({ landing: 'the hook stays in', failing: '' });
+    expect(notesOf({ note: 'else: they sit back' })).toEqual({ landing: '', failing: 'they sit back' });
+    expect(notesOf({ note: 'grip let go; else: they sit back' })).toEqual({
+      landing: 'grip let go',
+      failing: 'they sit back',
+    });
   });
 
   it('are one exchange by move, reaction, side and variant', () => {

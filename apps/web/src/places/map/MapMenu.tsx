@@ -4,7 +4,6 @@ import {
   emptyMap,
   freshId,
   type GuardMap,
-  type Issue,
   NameSchema,
   printMapFile,
   type System,
@@ -14,7 +13,9 @@ import { type ChangeEvent, useRef, useState } from 'react';
 import { Dropdown, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
+import { FileIssues } from '../../components/FileIssues.tsx';
 import { NameDialog } from '../../components/NameDialog.tsx';
+import { type FileRefusal, readMapFile } from '../../components/readMapFile.ts';
 import { saveFile } from '../../components/saveFile.ts';
 import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
 import { createFresh } from '../../store/documents/createFresh.ts';
@@ -41,7 +42,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
   const navigate = useNavigate();
   const [removeDocument] = useRemoveDocumentMutation();
   const [asking, setAsking] = useState<Asking>();
-  const [refused, setRefused] = useState<{ file: string; message: string; issues: Issue[] }>();
+  const [refused, setRefused] = useState<FileRefusal & { file: string }>();
   const file = useRef<HTMLInputElement>(null);
   const bookFile = useRef<HTMLInputElement>(null);
   const [book, setBook] = useState<BookFile[]>();
@@ -65,19 +66,9 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
     const chosen = event.target.files?.[0];
     event.target.value = '';
     if (!chosen) return;
-    let data: unknown;
-    try {
-      data = JSON.parse(await chosen.text());
-    } catch (error) {
-      setRefused({
-        file: chosen.name,
-        message: `This is not a JSON file: ${(error as Error).message}`,
-        issues: [],
-      });
-      return;
-    }
-    // Whatever it is: the server says what is wrong with it.
-    await bringIn(data as GuardMap, chosen.name);
+    const { map: next, refusal } = await readMapFile(chosen);
+    if (next) await bringIn(next, chosen.name);
+    else setRefused({ file: chosen.name, ...refusal });
   };
   const readBook = async (event: ChangeEvent<HTMLInputElement>) => {
     const chosen = [...(event.target.files ?? [])];
@@ -181,13 +172,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
           </Modal.Header>
           <Modal.Body>
             <p>{refused.message} Nothing was changed.</p>
-            <ul>
-              {refused.issues.map((issue) => (
-                <li key={`${issue.path.join('.')} ${issue.message}`}>
-                  <code>{issue.path.join('.') || 'file'}</code> {issue.message}
-                </li>
-              ))}
-            </ul>
+            <FileIssues issues={refused.issues} />
           </Modal.Body>
         </Modal>
       )}
@@ -195,9 +180,9 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
   );
 }
 
-/** A name that none of the others has: “Club”, “Club (2)”, “Club (3)”. What is no name is left to be refused. */
-function freshName(name: unknown, others: readonly string[]): string {
-  if (typeof name !== 'string' || !others.includes(name)) return name as string;
+/** A name that none of the others has: “Club”, “Club (2)”, “Club (3)”. */
+function freshName(name: string, others: readonly string[]): string {
+  if (!others.includes(name)) return name;
   let count = 2;
   while (others.includes(`${name} (${count})`)) count++;
   return `${name} (${count})`.slice(0, 120);

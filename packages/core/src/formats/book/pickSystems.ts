@@ -7,17 +7,13 @@ import type { GuardBook } from './parseGuardBook.ts';
 
 /**
  * Some systems of a book with all that they speak of. Positions of other systems to which they lead come along with
- * their holds and signs, without moves; where a map has such a position already, it is that one.
- * @param known ids of positions that the map has
+ * their holds and signs, without moves; where the map has such a position already, it is that one.
+ * @param into the map into which they come: what it has may be spoken of, and is left as it is
  */
-export function pickSystems(
-  book: GuardBook,
-  systems: readonly string[],
-  known: ReadonlySet<string> = new Set(),
-): GuardBook {
+export function pickSystems(book: GuardBook, systems: readonly string[], into?: GuardBook): GuardBook {
   const index = indexMap(book as GuardMap);
   const chosen = book.positions.filter((position) => position.systems.some((id) => systems.includes(id)));
-  const inside = new Set(chosen.map(({ id }) => id));
+  const inside = idsOf(chosen);
   const moves = chosen.flatMap(({ id }) => index.movesOf(id));
   const exchanges = moves.flatMap(({ id }) => index.exchangesOf(id));
   const landings = [
@@ -25,6 +21,7 @@ export function pickSystems(
     ...chosen.map(({ drift }) => drift),
   ];
   const beyond = new Set(landings.flatMap((landing) => positionIn(landing) ?? []));
+  const known = idsOf(into?.positions);
   const bare = book.positions
     .filter(({ id }) => beyond.has(id) && !inside.has(id) && !known.has(id))
     .map(
@@ -35,22 +32,24 @@ export function pickSystems(
         ...(drift && isOutcome(drift) && { drift }),
       }),
     );
-  const positions = [...chosen.map((position) => within(position, systems)), ...bare];
-  const there = new Set([...positions.map(({ id }) => id), ...known]);
-  const taken = new Set(moves.map(({ id }) => id));
-  const used = new Set(moves.flatMap(({ mechanics }) => mechanics));
-  const isThere = (need: Move['requires'][number]): boolean =>
-    'position' in need
-      ? there.has(need.position)
-      : 'move' in need
-        ? taken.has(need.move)
-        : used.has(need.mechanic);
-  const met = new Set(
-    [
-      ...positions.flatMap(({ looks }) => looks.flatMap(({ reactions }) => reactions)),
-      ...exchanges.flatMap(({ reaction }) => (reaction === 'none' ? [] : reaction)),
-    ].map(({ id }) => id),
+  const named = new Set([...systems, ...idsOf(into?.systems)]);
+  const positions = [...chosen.map((position) => within(position, named)), ...bare];
+  const positionsThere = new Set([...idsOf(positions), ...known]);
+  const movesThere = new Set([...idsOf(moves), ...idsOf(into?.moves)]);
+  const isThere = (need: Move['requires'][number]): boolean => {
+    if ('position' in need) return positionsThere.has(need.position);
+    return 'move' in need ? movesThere.has(need.move) : true;
+  };
+  const used = new Set(
+    moves.flatMap(({ mechanics, requires }) => [
+      ...mechanics,
+      ...requires.flatMap((need) => ('mechanic' in need ? need.mechanic : [])),
+    ]),
   );
+  const met = idsOf([
+    ...positions.flatMap(({ looks }) => looks.flatMap(({ reactions }) => reactions)),
+    ...exchanges.flatMap(({ reaction }) => (reaction === 'none' ? [] : reaction)),
+  ]);
   return {
     systems: book.systems.filter(({ id }) => systems.includes(id)),
     mechanics: book.mechanics.filter(({ id }) => used.has(id)),
@@ -61,11 +60,13 @@ export function pickSystems(
   };
 }
 
+const idsOf = (things: readonly { id: string }[] = []): Set<string> => new Set(things.map(({ id }) => id));
+
 const positionIn = (landing: Landing | undefined): string | undefined =>
   landing && !isOutcome(landing) ? landing.position : undefined;
 
-/** A position in the picked systems only. */
-const within = (position: Position, systems: readonly string[]): Position => ({
+/** A position in those of its systems that there will be. */
+const within = (position: Position, systems: ReadonlySet<string>): Position => ({
   ...position,
-  systems: position.systems.filter((id) => systems.includes(id)),
+  systems: position.systems.filter((id) => systems.has(id)),
 });

@@ -1,9 +1,11 @@
 import {
+  type Exchange,
   type GuardMap,
   holdWords,
   indexMap,
   landingWords,
   type Move,
+  notesOf,
   type Position,
   reactionName,
   reactionWords,
@@ -183,25 +185,7 @@ function MovePart({ map, move, context }: { map: GuardMap; move: Move; context: 
           </thead>
           <tbody>
             {exchanges.map((exchange) => (
-              <tr key={exchange.id}>
-                <td className="top">
-                  {exchange.reaction === 'none' ? 'is late' : reactionName(map, exchange.reaction)}
-                  {exchange.variant && (
-                    <small className="own d-block">
-                      {variantOf(move, exchange)?.name ?? exchange.variant}
-                    </small>
-                  )}
-                  {exchange.reaction !== 'none' && (
-                    <small className="soft d-block">{reactionWords(map, move, exchange.reaction).feel}</small>
-                  )}
-                </td>
-                <td>
-                  {landingWords(map, exchange.to)}
-                  {exchange.note && <small className="soft d-block">{exchange.note}</small>}
-                </td>
-                <td className="num">{Math.round(exchange.chance * 100)} %</td>
-                <td>{exchange.otherwise ? landingWords(map, exchange.otherwise) : 'stays'}</td>
-              </tr>
+              <ExchangeRow key={exchange.id} map={map} move={move} exchange={exchange} />
             ))}
           </tbody>
         </table>
@@ -214,5 +198,32 @@ function MovePart({ map, move, context }: { map: GuardMap; move: Move; context: 
         </p>
       ))}
     </section>
+  );
+}
+
+function ExchangeRow({ map, move, exchange }: { map: GuardMap; move: Move; exchange: Exchange }) {
+  const { reaction, to, otherwise, chance } = exchange;
+  const notes = notesOf(exchange);
+  return (
+    <tr>
+      <td className="top">
+        {reaction === 'none' ? 'is late' : reactionName(map, reaction)}
+        {exchange.variant && (
+          <small className="own d-block">{variantOf(move, exchange)?.name ?? exchange.variant}</small>
+        )}
+        {reaction !== 'none' && (
+          <small className="soft d-block">{reactionWords(map, move, reaction).feel}</small>
+        )}
+      </td>
+      <td>
+        {landingWords(map, to)}
+        {notes.landing && <small className="soft d-block">{notes.landing}</small>}
+      </td>
+      <td className="num">{Math.round(chance * 100)} %</td>
+      <td>
+        {otherwise ? landingWords(map, otherwise) : 'stays'}
+        {notes.failing && <small className="soft d-block">{notes.failing}</small>}
+      </td>
+    </tr>
   );
 }

@@ -2,6 +2,7 @@ import { indexMap, MOVE_KINDS, type Move, put, reactionKey, wordContext } from '
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../../components/addresses.ts';
+import { Explained } from '../../../components/Explained.tsx';
 import { FalsePositivesField } from '../../../components/fields/FalsePositivesField.tsx';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { FitsField } from '../../../components/fields/FitsField.tsx';
@@ -56,6 +57,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
             onChange={(look) => save({ look })}
           />
         </div>
+        {(move.kind === 'connect' || move.kind === 'provoke') && <Explained term={move.kind} />}
         {move.hazards.length > 0 && (
           <div className="chip-field">
             <Hazards tags={move.hazards} />

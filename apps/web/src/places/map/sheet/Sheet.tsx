@@ -1,6 +1,7 @@
 import { duplicatePosition, indexMap, remove } from '@aftersquall/core';
 import { Copy, FlipHorizontal2, Trash2, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { IconButton } from '../../../components/IconButton.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { positionOf, type Selection, selectedThing } from '../selection.ts';
@@ -50,41 +51,33 @@ export function Sheet({
         )}
         <span className="ms-auto" />
         {thing && kind === 'position' && (
-          <button
-            type="button"
-            className="bare"
-            aria-label="Duplicate this position"
-            title="Duplicate this position, with its moves"
-            onClick={() => duplicate(false)}
-          >
-            <Copy size={16} aria-hidden />
-          </button>
-        )}
-        {thing && kind === 'position' && (
-          <button
-            type="button"
-            className="bare"
-            aria-label="Duplicate this position on the other side"
-            title="Duplicate this position on the other side, with its moves"
-            onClick={() => duplicate(true)}
-          >
-            <FlipHorizontal2 size={16} aria-hidden />
-          </button>
+          <>
+            <IconButton
+              bare
+              label="Duplicate this position"
+              title="Duplicate this position, with its moves"
+              onClick={() => duplicate(false)}
+            >
+              <Copy size={16} aria-hidden />
+            </IconButton>
+            <IconButton
+              bare
+              label="Duplicate this position on the other side"
+              title="Duplicate this position on the other side, with its moves"
+              onClick={() => duplicate(true)}
+            >
+              <FlipHorizontal2 size={16} aria-hidden />
+            </IconButton>
+          </>
         )}
         {thing && (
-          <button
-            type="button"
-            className="bare"
-            aria-label={`Remove this ${kind}`}
-            title={`Remove this ${kind}`}
-            onClick={takeOut}
-          >
+          <IconButton bare label={`Remove this ${kind}`} onClick={takeOut}>
             <Trash2 size={16} aria-hidden />
-          </button>
+          </IconButton>
         )}
-        <button type="button" className="bare" aria-label="Close the sheet" onClick={() => select(undefined)}>
+        <IconButton bare label="Close the sheet" onClick={() => select(undefined)}>
           <X size={18} aria-hidden />
-        </button>
+        </IconButton>
       </div>
       {!thing && <p>It is not in the map any more. Undo brings it back.</p>}
       {kind === 'position' && <PositionSheet key={id} id={id} map={map} select={select} />}

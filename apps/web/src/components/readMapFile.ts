@@ -1,0 +1,20 @@
+import { type GuardMap, type Issue, parseMapFile, RefusedError } from '@aftersquall/core';
+
+/** The map in a file, also of a version before this one; or what is wrong in the file, and where. */
+export async function readMapFile(
+  file: Blob,
+): Promise<{ map: GuardMap; refusal?: undefined } | { map?: undefined; refusal: FileRefusal }> {
+  try {
+    return { map: parseMapFile(await file.text()) };
+  } catch (error) {
+    if (!(error instanceof RefusedError)) throw error;
+    return {
+      refusal: { message: 'This is not a map file, or one with mistakes in it.', issues: error.issues },
+    };
+  }
+}
+
+export interface FileRefusal {
+  message: string;
+  issues: Issue[];
+}
