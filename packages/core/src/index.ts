@@ -11,6 +11,7 @@ export {
   tippingProfile,
 } from './balance/tippingProfile.ts';
 export { topSetup } from './balance/topSetup.ts';
+export { arcWords, wayWords } from './balance/wayWords.ts';
 export { weakestArc } from './balance/weakestArc.ts';
 export type { Moment } from './body/followSteps.ts';
 export { landingWords, OUTCOME_GOOD, OUTCOME_WORDS, reactionName } from './body/landingWords.ts';

@@ -252,7 +252,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'free-post',
     change((map) => (map.moves[2]!.direction = 270)),
-    '"Tilt to the side" sends top towards 270°, where top\'s left hand can still come down.',
+    '"Tilt to the side" sends top towards top\'s left (270°), where top\'s left hand can still come down.',
     change((map) => (map.moves[2]!.direction = 60)),
   ],
   [

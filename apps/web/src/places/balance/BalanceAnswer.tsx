@@ -1,14 +1,16 @@
 import {
+  arcWords,
   type Contact,
   contactName,
   GRAVITY,
   type ProfileDirection,
   type SweepCheck,
   type TippingProfile,
+  wayWords,
   weakestArc,
 } from '@aftersquall/core';
 import styles from './balance.module.scss';
-import { arcWords, type BalanceState, wayWords } from './balanceState.ts';
+import type { BalanceState } from './balanceState.ts';
 import { SideView } from './SideView.tsx';
 
 interface Props {
@@ -20,17 +22,24 @@ interface Props {
   sweep: { name: string; check: SweepCheck } | undefined;
 }
 
+/** Whether a limb of top's cannot come down. */
+const isGone =
+  (posts: BalanceState['posts']) =>
+  (contact: Contact): boolean =>
+    posts[contact] === 'blocked';
+
 /** What it takes to send top one way: the pull, the view from the side, what is still free, and the verdict on the sweep. */
 export function BalanceAnswer({ profile, direction, pushHeight, posts, sweep }: Props) {
   const arc = weakestArc(profile);
   return (
     <section className={styles['balance-answer']} aria-label="What it takes" aria-live="polite">
       <h2>
-        Towards {wayWords(direction.degrees, posts)} <small className="soft">({direction.degrees}°)</small>
+        Towards {wayWords(direction.degrees, isGone(posts))}{' '}
+        <small className="soft">({direction.degrees}°)</small>
       </h2>
       <p className={arc.has(direction.degrees) ? styles.weakest : ''}>
         {arc.has(direction.degrees) ? 'This is where top is weakest: ' : 'Top is weaker towards '}
-        {arcWords(arc, posts)}.
+        {arcWords(arc, isGone(posts))}.
       </p>
       <Push direction={direction} profile={profile} posts={posts} />
       <SideView profile={profile} direction={direction} pushHeight={pushHeight} />
@@ -74,7 +83,7 @@ function Push({ direction, profile, posts }: Pick<Props, 'direction' | 'profile'
   if (direction.margin < -1e-6) return <p className={styles.big}>Falling that way already.</p>;
   if (direction.margin <= 0) {
     const fall = profile.directions.reduce((a, b) => (b.margin < a.margin ? b : a));
-    return <p className={styles.big}>Falls by itself, towards {wayWords(fall.degrees, posts)}.</p>;
+    return <p className={styles.big}>Falls by itself, towards {wayWords(fall.degrees, isGone(posts))}.</p>;
   }
   return (
     <>

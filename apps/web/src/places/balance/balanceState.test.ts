@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parseMapFile, weakestArc } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { profileOf, STARTING, stateOfSweep, wayWords } from './balanceState.ts';
+import { profileOf, STARTING, stateOfSweep } from './balanceState.ts';
 
 const demo = parseMapFile(
   readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
@@ -57,16 +57,5 @@ describe('what is set on the mat', () => {
     const least = profile.directions.reduce((a, b) => (b.guarded < a.guarded ? b : a));
     expect(arc).toContain(least.degrees);
     expect(arc.size).toBeLessThan(profile.directions.length);
-  });
-
-  it('says a direction in words, all the way round', () => {
-    expect([0, 44, 90, 181, 270, 350].map((degrees) => wayWords(degrees))).toEqual([
-      "top's front",
-      "top's front right",
-      "top's right",
-      "top's back",
-      "top's left",
-      "top's front",
-    ]);
   });
 });

@@ -1,4 +1,5 @@
 import { checkSweep } from '../../balance/checkSweep.ts';
+import { arcWords, wayWords } from '../../balance/wayWords.ts';
 import { contactName, joinWords } from '../../body/words.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import { checkMoves } from '../checkEach.ts';
@@ -15,8 +16,8 @@ export const freePost: Check = checkMoves((map, move): Finding[] => {
       code: 'free-post',
       severity: 'warning',
       place: { kind: 'move', id: move.id, path: 'direction' },
-      sentence: `"${move.name}" sends top towards ${move.direction}°, where ${joinWords(free.map(({ contact }) => `top's ${contactName(contact)}`))} can still come down.`,
-      mend: `Take that post first, or send them where they are weakest: ${arc.map((degrees) => `${degrees}°`).join(', ')}.`,
+      sentence: `"${move.name}" sends top towards ${wayWords(move.direction)} (${move.direction}°), where ${joinWords(free.map(({ contact }) => `top's ${contactName(contact)}`))} can still come down.`,
+      mend: `Take that post first, or send them where they are weakest: ${arcWords(arc)}.`,
     },
   ];
 });

@@ -16,6 +16,7 @@ import {
   wordContext,
 } from '@aftersquall/core';
 import { Printer } from 'lucide-react';
+import { Fragment } from 'react';
 import { Hazards } from '../../../components/Hazards.tsx';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import styles from './handbook.module.scss';
@@ -28,6 +29,7 @@ interface Props {
 
 /** A guard system as a page to read and print: what it is for, then each position with its moves and their answers. */
 export function Handbook({ map, system, positions }: Props) {
+  const chapters = system ? [{ system, positions }] : chaptersOf(map, positions);
   return (
     <article className={styles.handbook} aria-label="Handbook">
       <header>
@@ -38,14 +40,25 @@ export function Handbook({ map, system, positions }: Props) {
       </header>
       {system && <Purpose system={system} />}
       <nav aria-label="Positions" className={styles.contents}>
-        {positions.map(({ id, name }) => (
-          <a key={id} href={`#handbook-${id}`}>
-            {name}
-          </a>
+        {chapters.map((chapter) => (
+          <section key={chapter.system?.id ?? ''}>
+            {!system && <strong>{chapter.system?.name ?? 'In no system'}</strong>}
+            {chapter.positions.map(({ id, name }) => (
+              <a key={id} href={`#handbook-${id}`}>
+                {name}
+              </a>
+            ))}
+          </section>
         ))}
       </nav>
-      {positions.map((position) => (
-        <PositionPage key={position.id} map={map} position={position} />
+      {chapters.map((chapter) => (
+        <Fragment key={chapter.system?.id ?? ''}>
+          {!system && <h2 className={styles.chapter}>{chapter.system?.name ?? 'In no system'}</h2>}
+          {!system && chapter.system && <Purpose system={chapter.system} />}
+          {chapter.positions.map((position) => (
+            <PositionPage key={position.id} map={map} position={position} />
+          ))}
+        </Fragment>
       ))}
       <footer className="soft small">
         Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what
@@ -53,6 +66,17 @@ export function Handbook({ map, system, positions }: Props) {
       </footer>
     </article>
   );
+}
+
+/** The positions under their systems, each once, under the first system it serves. */
+function chaptersOf(
+  map: GuardMap,
+  positions: readonly Position[],
+): { system: System | undefined; positions: Position[] }[] {
+  return [...map.systems, undefined].flatMap((system) => {
+    const own = positions.filter(({ systems }) => systems[0] === system?.id);
+    return own.length > 0 ? [{ system, positions: own }] : [];
+  });
 }
 
 function Purpose({ system }: { system: System }) {
