@@ -157,6 +157,12 @@ export { MOVE_KINDS, type Move, MoveSchema, type Step, type Variant } from './mo
 export { BUILD_VALUES, type FalsePositive, type Fault, type Fit, FitSchema } from './model/notes.ts';
 export { type Opponent, type Tendency, trustOffered } from './model/opponent.ts';
 export { isOutcome, type Landing, OUTCOMES, type Outcome } from './model/outcome.ts';
+export {
+  BOTTOM_LEVELS,
+  CLUB_LEVEL,
+  type PlayLevel,
+  TOP_LEVELS,
+} from './model/playLevel.ts';
 export { type Look, type Position, PositionSchema, type System } from './model/position.ts';
 export { type Apparel, type Level, NameSchema, type Side } from './model/primitives.ts';
 export {
@@ -189,18 +195,29 @@ export { suggestAnswers } from './read/suggestAnswers.ts';
 export { legality } from './rules/legality.ts';
 export { SHIPPED_PROFILES } from './rules/shippedProfiles.ts';
 export { bestChains } from './weigh/bestChains.ts';
+export { type DrillWorth, drillWorths } from './weigh/drillWorth.ts';
 export { type Dilemma, findDilemmas, partingOf } from './weigh/findDilemmas.ts';
 export { findHoles, resolveHoles, type StakedHole } from './weigh/findHoles.ts';
 export { type Dependence, dependence, holdDependence, type TakenAway } from './weigh/holdDependence.ts';
+export { levelWords } from './weigh/levelWords.ts';
 export type { WeighOptions } from './weigh/mapGame.ts';
 export { ordinaryPlay } from './weigh/ordinaryPlay.ts';
 export { ENDS, type End, outcomeOdds, simulateRounds } from './weigh/outcomeOdds.ts';
 export { outcomePoints } from './weigh/outcomePoints.ts';
+export { expectedOf, playMap } from './weigh/playMap.ts';
 export { pointsText, signedPoints } from './weigh/pointsText.ts';
 export { scenarioOptions } from './weigh/scenarioOptions.ts';
 export { sensitivity } from './weigh/sensitivity.ts';
+export { bothKnowBest, CLUB_SOFTNESS, KNOW_BEST, softnessOf } from './weigh/softness.ts';
 export { solveForTrusts, type TrustSolutions, tradeCurve } from './weigh/solveForTrusts.ts';
 export { choosePlan, type LookPlan, solveMap } from './weigh/solveMap.ts';
+export { type RoundStory, tellRound } from './weigh/tellRound.ts';
 export { topSheet } from './weigh/topSheet.ts';
-export { describeWeighing, type Weighing, weighMap } from './weigh/weighMap.ts';
+export {
+  describeWeighing,
+  type WeighedLook,
+  type WeighedPosition,
+  type Weighing,
+  weighMap,
+} from './weigh/weighMap.ts';
 export { type WorthReason, worthReason } from './weigh/worthReason.ts';

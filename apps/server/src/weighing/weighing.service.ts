@@ -2,6 +2,7 @@ import {
   choosePlan,
   describeWeighing,
   type GuardMap,
+  playMap,
   printWeighingSheet,
   resolveHoles,
   SHIPPED_PROFILES,
@@ -39,7 +40,8 @@ function weighed(map: GuardMap, whatIf: WhatIf): Weighing {
     const options = scenarioOptions(map, whatIf, SHIPPED_PROFILES);
     const up = solveForTrusts(map, options);
     const solution = choosePlan(up, options.trust);
-    return { ...describeWeighing(map, up, solution), holes: resolveHoles(solution) };
+    const holes = resolveHoles(solution, playMap(solution, options.level));
+    return { ...describeWeighing(map, up, solution, options.level), holes };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     throw new UnprocessableEntityException({ message: `The map cannot be weighed: ${error.message}.` });

@@ -1,4 +1,5 @@
-import { pointsText, signedPoints } from '@aftersquall/core';
+import { levelWords, pointsText, signedPoints } from '@aftersquall/core';
+import { useAppSelector } from '../store/store.ts';
 
 interface Props {
   /** Points of a round. */
@@ -11,11 +12,12 @@ interface Props {
 
 /** What something is worth; what is no longer so looks so, here or inside of what is stale. */
 export function Worth({ value, stale, inWords }: Props) {
+  const level = useAppSelector(({ settings }) => settings.level);
   const text = pointsText(value);
   return (
     <span
       className={`worth ${text.startsWith('−') ? 'top' : 'own'} ${stale ? 'stale' : ''}`}
-      title="What it is worth, in points of a round"
+      title={`What it is worth, in points of a round with ${levelWords(level)}`}
     >
       {inWords ? `${signedPoints(value)} points` : text}
     </span>

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { keepSettings, setApparel, setRules, settings } from './settings.ts';
+import { keepSettings, setApparel, setLevel, setRules, settings } from './settings.ts';
 
 let kept: string | null;
 beforeEach(() => {
@@ -15,14 +15,22 @@ afterEach(() => vi.unstubAllGlobals());
 const fresh = () => settings(undefined, { type: 'start' });
 
 describe('settings', () => {
-  it('begin in a jacket, without rules, as light or dark as the system', () => {
-    expect(fresh()).toMatchObject({ apparel: 'gi', rules: '', builds: {}, putAway: [] });
+  it('begin in a jacket, without rules, at club level, as light or dark as the system', () => {
+    expect(fresh()).toMatchObject({
+      apparel: 'gi',
+      rules: '',
+      level: { top: 'club' },
+      builds: {},
+      putAway: [],
+    });
     expect(fresh().theme).toBeUndefined();
   });
 
   it('are there again on the next visit', () => {
-    keepSettings(settings(settings(fresh(), setApparel('no-gi')), setRules('club-room')));
-    expect(fresh()).toMatchObject({ apparel: 'no-gi', rules: 'club-room' });
+    const level = { top: 'sharp', bottom: 'like the opponent' } as const;
+    const chosen = [setApparel('no-gi'), setRules('club-room'), setLevel(level)];
+    keepSettings(chosen.reduce(settings, fresh()));
+    expect(fresh()).toMatchObject({ apparel: 'no-gi', rules: 'club-room', level });
   });
 
   it('begin anew where what was kept cannot be read, and have what an older visit did not know', () => {

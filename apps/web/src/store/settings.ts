@@ -1,4 +1,4 @@
-import type { Apparel, Builds } from '@aftersquall/core';
+import { type Apparel, type Builds, CLUB_LEVEL, type PlayLevel } from '@aftersquall/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 export type Theme = 'light' | 'dark';
@@ -8,6 +8,8 @@ interface Settings {
   theme?: Theme | undefined;
   apparel: Apparel;
   rules: string;
+  /** Between whom a round is that is weighed. */
+  level: PlayLevel;
   /** Who makes the changes, for the history. */
   coach: string;
   /** Builds of the two who are read about, as far as they are known. */
@@ -19,7 +21,14 @@ interface Settings {
 }
 
 const KEY = 'aftersquall.settings';
-const defaults: Settings = { apparel: 'gi', rules: '', coach: '', builds: {}, putAway: [] };
+const defaults: Settings = {
+  apparel: 'gi',
+  rules: '',
+  level: CLUB_LEVEL,
+  coach: '',
+  builds: {},
+  putAway: [],
+};
 
 function stored(): Settings {
   try {
@@ -45,6 +54,9 @@ const slice = createSlice({
     setCoach(settings, { payload }: PayloadAction<string>) {
       settings.coach = payload;
     },
+    setLevel(settings, { payload }: PayloadAction<PlayLevel>) {
+      settings.level = payload;
+    },
     putAway(settings, { payload }: PayloadAction<string>) {
       settings.putAway = [...new Set([...settings.putAway, payload])];
     },
@@ -58,7 +70,8 @@ const slice = createSlice({
 });
 
 export const settings = slice.reducer;
-export const { setTheme, setApparel, setBuilds, setCoach, setRules, putAway, showMap } = slice.actions;
+export const { setTheme, setApparel, setBuilds, setCoach, setLevel, setRules, putAway, showMap } =
+  slice.actions;
 
 /** Keeps the settings for the next visit. */
 export function keepSettings(value: Settings): void {

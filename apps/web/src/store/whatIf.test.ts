@@ -18,6 +18,7 @@ const scenario = ScenarioSchema.parse({
   name: 'S',
   rules: 'club-room',
   apparel: 'no-gi',
+  level: { top: 'sharp' },
   submissionWorth: 12,
   forbiddenMoves: ['choke'],
 });
@@ -35,7 +36,7 @@ describe('what is asked about a map', () => {
     expect(asked(state, 'other').changes).toEqual(NO_CHANGES);
   });
 
-  it('begins from a scenario, its rules and apparel left to the whole club, and from nothing again', () => {
+  it('begins from a scenario, its rules, apparel and level left to the whole club, and from nothing again', () => {
     let state = whatIf(start, layBeside({ map: 'm', beside: PLAIN }));
     state = whatIf(state, beginFrom({ map: 'm', scenario }));
     expect(asked(state)).toEqual({

@@ -1,8 +1,8 @@
 import { type Scenario, type WhatIf, WhatIfSchema } from '@aftersquall/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-/** What is changed, the apparel and the rules left aside: every place goes by those. */
-export type Changes = Omit<WhatIf, 'rules' | 'apparel'>;
+/** What is changed, the apparel, the rules and the level left aside: every place goes by those. */
+export type Changes = Omit<WhatIf, 'rules' | 'apparel' | 'level'>;
 
 interface Asked {
   changes: Changes;
@@ -22,6 +22,7 @@ const changesOf = ({
   note: ___,
   rules: ____,
   apparel: _____,
+  level: ______,
   ...changes
 }: Scenario): Changes => changes;
 

@@ -4,12 +4,12 @@ import { useAppSelector } from '../store/store.ts';
 import { questionOf } from './questionOf.ts';
 import { useWeighing } from './useWeighing.ts';
 
-/** The map weighed as it is, under the apparel and the rules that every place goes by. */
+/** The map weighed as it is, under the apparel, the rules and the level that every place goes by. */
 export function useMapWeighing(map: GuardMap) {
-  const { apparel, rules } = useAppSelector(({ settings }) => settings);
+  const { apparel, rules, level } = useAppSelector(({ settings }) => settings);
   const { options } = useMemo(
-    () => questionOf(map, { apparel, ...(rules && { rules }) }),
-    [map, apparel, rules],
+    () => questionOf(map, { apparel, level, ...(rules && { rules }) }),
+    [map, apparel, rules, level],
   );
   return useWeighing(map, options);
 }

@@ -95,6 +95,13 @@ export const useBestChains = (map: GuardMap, options: WeighOptions, from: string
     useCallback((remote) => remote.chains(options, from, outcome, MOST_CHAINS), [options, from, outcome]),
   );
 
+/** What one would say first of a round, of the whole map or of one system. */
+export const useRoundStory = (map: GuardMap, options: WeighOptions, system: string | undefined) =>
+  useAnswer(
+    map,
+    useCallback((remote) => remote.story(options, system), [options, system]),
+  );
+
 /** So many rounds are played by chance beside the exact odds. */
 export const SIMULATED = 10_000;
 

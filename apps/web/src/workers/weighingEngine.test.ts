@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs';
 import {
   bestChains,
   dependence,
+  expectedOf,
   parseMapFile,
+  playMap,
   resolveHoles,
   solveMap,
   type WeighOptions,
@@ -26,9 +28,12 @@ describe('a weigher of one map', () => {
     const weigher = opened();
     const alone = solveMap(demo, plain);
     expect(weigher.weigh(plain)).toEqual(weighMap(demo, plain));
-    expect(weigher.holes(plain)).toEqual(resolveHoles(alone));
+    expect(weigher.holes(plain)).toEqual(resolveHoles(alone, playMap(alone)));
     expect(weigher.chains(plain, 'collar-sleeve', 'back', 3)).toEqual(
-      bestChains(alone, { from: 'collar-sleeve', to: { outcome: 'back' }, count: 3 }),
+      bestChains(
+        { ...alone, positions: expectedOf(alone, playMap(alone)) },
+        { from: 'collar-sleeve', to: { outcome: 'back' }, count: 3 },
+      ),
     );
     const taken = { forbiddenHolds: [{ part: 'sleeve' as const }] };
     expect(weigher.depend(taken, plain)).toEqual(dependence(demo, taken, plain, alone));

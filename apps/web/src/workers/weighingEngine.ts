@@ -4,14 +4,17 @@ import {
   choosePlan,
   dependence,
   describeWeighing,
+  expectedOf,
   type GuardMap,
   type Outcome,
+  playMap,
   resolveHoles,
   seeded,
   simulateRounds,
   solveForTrusts,
   type TakenAway,
   type TrustSolutions,
+  tellRound,
   type WeighOptions,
 } from '@aftersquall/core';
 import { keepMap } from './mapMirror.ts';
@@ -32,7 +35,8 @@ export function createWeighingEngine() {
     start?: readonly number[],
     onProgress?: (share: number) => void,
   ): TrustSolutions {
-    const key = optionsKey({ ...options, trust: undefined });
+    // Neither the trust nor the level changes what is solved.
+    const key = optionsKey({ ...options, trust: undefined, level: undefined });
     const solutions = solved.get(key) ?? solveForTrusts(map(), options, start, onProgress);
     // Asked last, forgotten last.
     solved.delete(key);
@@ -41,6 +45,11 @@ export function createWeighingEngine() {
     return solutions;
   }
   const planned = (options: WeighOptions) => choosePlan(solve(options), options.trust);
+  /** The plan, and how two of the level play it. */
+  const played = (options: WeighOptions) => {
+    const solution = planned(options);
+    return { solution, play: playMap(solution, options.level) };
+  };
 
   return {
     /** The map that all later questions are about, and what has changed in it since. */
@@ -54,16 +63,26 @@ export function createWeighingEngine() {
     },
     weigh(options: WeighOptions, start?: readonly number[], onProgress?: (share: number) => void) {
       const solutions = solve(options, start, onProgress);
-      return describeWeighing(map(), solutions, choosePlan(solutions, options.trust));
+      return describeWeighing(map(), solutions, choosePlan(solutions, options.trust), options.level);
     },
-    holes: (options: WeighOptions, onHole?: (done: number, total: number) => void) =>
-      resolveHoles(planned(options), onHole),
+    holes: (options: WeighOptions, onHole?: (done: number, total: number) => void) => {
+      const { solution, play } = played(options);
+      return resolveHoles(solution, play, onHole);
+    },
+    /** What one would say first of a round, of the whole map or of one system. */
+    story: (options: WeighOptions, system: string | undefined) => {
+      const { solution, play } = played(options);
+      return tellRound(map(), options, solution, play, system);
+    },
     depend: (taken: TakenAway, options: WeighOptions) => dependence(map(), taken, options, planned(options)),
-    chains: (options: WeighOptions, from: string, outcome: Outcome, count: number) =>
-      bestChains(planned(options), { from, to: { outcome }, count }),
+    chains: (options: WeighOptions, from: string, outcome: Outcome, count: number) => {
+      const { solution, play } = played(options);
+      const chained = { game: solution.game, positions: expectedOf(solution, play) };
+      return bestChains(chained, { from, to: { outcome }, count });
+    },
     /** Seeded, so that the same question has the same answer. */
     simulate: (options: WeighOptions, from: number, rounds: number) =>
-      simulateRounds(planned(options), from, rounds, seeded(SEED)),
+      simulateRounds(played(options).play, from, rounds, seeded(SEED)),
   };
 }
 export type WeighingEngine = ReturnType<typeof createWeighingEngine>;

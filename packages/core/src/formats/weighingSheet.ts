@@ -13,7 +13,7 @@ export type WeighingSheet = (typeof WEIGHING_SHEETS)[number];
 type Row = Record<string, string | number>;
 
 /**
- * One sheet of a weighed map as CSV (RFC 4180): what every position is worth and its plan, the holes by what they cost,
+ * One sheet of a weighed map as CSV (RFC 4180): what every position is worth and its plan, the holes by what an answer brings,
  * or what top should do about every look. Points with three decimals, shares in per cent.
  */
 export function printWeighingSheet(map: GuardMap, weighing: Weighing, sheet: WeighingSheet): string {
@@ -30,13 +30,14 @@ const COLUMNS = {
     'position',
     'value',
     'if answered',
+    'both knowing best',
     'visits a round',
     'look',
     'moves',
     'cautions',
     'what top does best',
   ],
-  holes: ['position', 'move', 'when top', 'costs points a round', 'exact', 'visits a round'],
+  holes: ['position', 'move', 'when top', 'brings a round', 'brings on the spot', 'exact', 'visits a round'],
   top: [
     'position',
     'look',
@@ -59,12 +60,13 @@ const points = (value: number): number => Math.round(value * 1000) / 1000;
 const ROWS: Record<WeighingSheet, (map: GuardMap, weighing: Weighing) => Row[]> = {
   values: (map, { positions }) => {
     const index = indexMap(map);
-    return positions.map(({ position, value, ifAnswered, visits, best, looks }) => {
+    return positions.map(({ position, value, ifAnswered, knowsBest, visits, best, looks }) => {
       const plan = looks.find(({ look }) => look === best);
       return {
         position: index.position.get(position)!.name,
         value: points(value),
         'if answered': points(ifAnswered),
+        'both knowing best': points(knowsBest),
         'visits a round': points(visits),
         look: plan?.name ?? '',
         moves: mixWords(plan?.moves, (id) => index.move.get(id)!.name),
@@ -75,11 +77,12 @@ const ROWS: Record<WeighingSheet, (map: GuardMap, weighing: Weighing) => Row[]> 
   },
   holes: (map, { holes }) => {
     const index = indexMap(map);
-    return holes.map(({ position, move, reaction, stake, exact, visits }) => ({
+    return holes.map(({ position, move, reaction, stake, spot, exact, visits }) => ({
       position: index.position.get(position)!.name,
       move: index.move.get(move)!.name,
       'when top': reaction ? reactionName(map, reaction) : '',
-      'costs points a round': points(stake),
+      'brings a round': points(stake),
+      'brings on the spot': points(spot),
       exact: exact ? 'yes' : 'no',
       'visits a round': points(visits),
     }));

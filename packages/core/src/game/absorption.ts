@@ -112,20 +112,30 @@ function dense(rows: (readonly (readonly [number, number])[])[], sides: Float64A
     for (const [at, probability] of row) line[at] = line[at]! - probability;
     return line;
   });
+  const width = sides[0]?.length ?? 0;
   for (let k = 0; k < n; k++) {
     let pivot = k;
     for (let i = k + 1; i < n; i++) if (Math.abs(matrix[i]![k]!) > Math.abs(matrix[pivot]![k]!)) pivot = i;
     [matrix[k], matrix[pivot]] = [matrix[pivot]!, matrix[k]!];
     [sides[k], sides[pivot]] = [sides[pivot]!, sides[k]!];
-    const head = matrix[k]![k]!;
-    for (let i = 0; i < n; i++) {
-      const factor = matrix[i]![k]! / head;
-      if (i === k || factor === 0) continue;
-      for (let j = k; j < n; j++) matrix[i]![j] = matrix[i]![j]! - factor * matrix[k]![j]!;
-      for (let c = 0; c < sides[i]!.length; c++) sides[i]![c] = sides[i]![c]! - factor * sides[k]![c]!;
+    const [line, side] = [matrix[k]!, sides[k]!];
+    for (let i = k + 1; i < n; i++) {
+      const [below, its] = [matrix[i]!, sides[i]!];
+      const factor = below[k]! / line[k]!;
+      if (factor === 0) continue;
+      for (let j = k; j < n; j++) below[j] = below[j]! - factor * line[j]!;
+      for (let c = 0; c < width; c++) its[c] = its[c]! - factor * side[c]!;
     }
   }
-  return sides.map((side, k) => side.map((x) => x / matrix[k]![k]!));
+  for (let k = n - 1; k >= 0; k--) {
+    const [line, side] = [matrix[k]!, sides[k]!];
+    for (let j = k + 1; j < n; j++) {
+      const factor = line[j]!;
+      if (factor !== 0) for (let c = 0; c < width; c++) side[c] = side[c]! - factor * sides[j]![c]!;
+    }
+    for (let c = 0; c < width; c++) side[c] = side[c]! / line[k]!;
+  }
+  return sides;
 }
 
 function sparse(rows: (readonly (readonly [number, number])[])[], sides: Float64Array[]): Float64Array[] {

@@ -172,4 +172,25 @@ describe('a look between two ordinary players', () => {
   it('refuses a softness of nothing', () => {
     expect(() => logitStage([[1]], { bottom: 0, top: 1 })).toThrow('above zero');
   });
+
+  it('is no law that what is better helps: top avoids it, bottom errs less with less to choose from', () => {
+    const level = { bottom: 0.2, top: 0.9 };
+    const value = (payoff: number[][]) => logitStage(payoff, level).value;
+    const better = value([
+      [3, -3.5],
+      [-1, -3],
+    ]);
+    expect(better).toBeLessThan(
+      value([
+        [3, -4],
+        [-1, -3],
+      ]),
+    );
+    expect(value([[1, 1]])).toBeGreaterThan(
+      value([
+        [1, 1],
+        [0.9, 0.9],
+      ]),
+    );
+  });
 });

@@ -62,114 +62,177 @@ function seenStage(payoff: readonly (readonly number[])[], bottom: number, top: 
 }
 
 function hiddenStage(payoff: readonly (readonly number[])[], bottom: number, top: number): LogitStage {
-  const flipped = payoff[0]!.map((_, r) => payoff.map((row) => -row[r]!));
+  const rows = payoff.length;
+  const columns = payoff[0]!.length;
   // The same game seen from the other side has as many unknowns as the other player has choices: the fewer, the better.
-  const fewerRows = payoff.length < flipped.length;
-  const solved = fewerRows ? minimise(flipped, top, bottom) : minimise(payoff, bottom, top);
-  const column = fewerRows ? softmax(times(flipped, solved).map((a) => a / top)) : solved;
-  const row = softmax(times(payoff, column).map((a) => a / bottom));
+  const column =
+    rows < columns
+      ? saddleShares(
+          Float64Array.from({ length: rows * columns }, (_, k) => -payoff[k % rows]![(k / rows) | 0]!),
+          columns,
+          rows,
+          top,
+          bottom,
+        )
+      : saddleShares(Float64Array.from(payoff.flat()), rows, columns, bottom, top);
+  const flipped = payoff[0]!.map((_, r) => payoff.map((row) => -row[r]!));
+  const y = rows < columns ? softmax(times(flipped, column).map((a) => a / top)) : column;
+  const row = softmax(times(payoff, y).map((a) => a / bottom));
   const against = times(flipped, row);
-  const toColumn = times(payoff, column).map((a) => a / bottom);
-  const upper = bottom * logMean(toColumn) + top * divergence(column);
+  const toColumn = times(payoff, y).map((a) => a / bottom);
+  const upper = bottom * logMean(toColumn) + top * divergence(y);
   const lower = -top * logMean(against.map((a) => a / top)) - bottom * divergence(row);
-  const value = dot(row, times(payoff, column));
-  return { row, column, reply: [], value, soft: upper, gap: upper - lower };
+  return { row, column: y, reply: [], value: dot(row, times(payoff, y)), soft: upper, gap: upper - lower };
 }
 
 /**
- * The column mix that minimises F(y) = τb·ln mean e^(Ay/τb) + τt·KL(y‖p). Where Newton's method does not get there from
- * uniform shares (a choice that is sharp beside the payoffs), the softness is halved towards what is asked.
+ * The column mix that minimises F(y) = τb·ln mean e^(Ay/τb) + τt·KL(y‖p), by Newton's method. Where it does not get there
+ * from uniform shares (a choice that is sharp beside the payoffs), the softness is halved towards what is asked.
+ * @param a payoffs, row by row: m rows of n
  */
-function minimise(payoff: readonly (readonly number[])[], bottom: number, top: number): number[] {
-  const uniform = new Array<number>(payoff[0]!.length).fill(0);
-  const direct = newton(payoff, bottom, top, uniform);
-  if (direct.found) return softmax(direct.log);
-  const all = payoff.flat();
-  const spread = Math.max(...all) - Math.min(...all);
-  let log = uniform;
-  for (let factor = Math.max(1, spread / Math.min(bottom, top) / 4); ; factor = Math.max(1, factor / 2)) {
-    ({ log } = newton(payoff, bottom * factor, top * factor, log));
-    if (factor === 1) return softmax(log);
+function saddleShares(a: Float64Array, m: number, n: number, bottom: number, top: number): number[] {
+  const at = createNewton(a, m, n);
+  if (!at.solve(bottom, top)) {
+    const spread = Math.max(...a) - Math.min(...a);
+    at.log.fill(0);
+    for (let factor = Math.max(1, spread / Math.min(bottom, top) / 4); ; factor = Math.max(1, factor / 2)) {
+      at.solve(bottom * factor, top * factor);
+      if (factor === 1) break;
+    }
   }
+  return softmax([...at.log]);
+}
+
+/** Shares and what they bring at some log-shares: x ∝ e^(Ay/τb), the residual R, and F. */
+interface Point {
+  log: Float64Array;
+  x: Float64Array;
+  y: Float64Array;
+  residual: Float64Array;
+  f: number;
+  size: number;
 }
 
 /**
  * Newton's method on log-shares η: with x = softmax(Ay/τb), X = diag x − xxᵀ and Y = diag y − yyᵀ the residual
  * R = η + Aᵀx/τt has the derivative I + AᵀXAY/(τb·τt), and the step it gives goes down in F.
  */
-function newton(
-  payoff: readonly (readonly number[])[],
-  bottom: number,
-  top: number,
-  start: readonly number[],
-): { log: number[]; found: boolean } {
-  let log = centred(start);
-  let now = stateAt(payoff, bottom, top, log);
-  for (let step = 0; step < MOST_STEPS; step++) {
-    const { y, residual } = now;
-    const size = largest(residual);
-    if (size < SMALL * (1 + largest(log))) return { log, found: true };
-    const matrix = curvature(payoff, now.x, bottom * top).map((line, j) => {
-      const mean = dot(line, y);
-      return line.map((b, k) => (b - mean) * y[k]! + Number(j === k));
-    });
-    const move = solveLinear(
-      matrix,
-      residual.map((r) => -r),
-    );
-    let length = 1;
-    let moved = log;
-    let next = now;
-    for (; length > SHORTEST; length /= 2) {
-      moved = centred(log.map((l, j) => l + length * move[j]!));
-      next = stateAt(payoff, bottom, top, moved);
-      if (next.f <= now.f + ROUNDING * Math.abs(now.f)) break;
-    }
-    const better = largest(next.residual) < size;
-    // Rounding has the last word: a residual that does not shrink any more is as small as it gets.
-    if (!better && size < FINE * (1 + largest(log))) return { log, found: true };
-    if (!better && length <= SHORTEST) return { log, found: false };
-    log = moved;
-    now = next;
-  }
-  return { log, found: false };
-}
+function createNewton(a: Float64Array, m: number, n: number) {
+  const point = (): Point => ({
+    log: new Float64Array(n),
+    x: new Float64Array(m),
+    y: new Float64Array(n),
+    residual: new Float64Array(n),
+    f: 0,
+    size: 0,
+  });
+  let now = point();
+  let next = point();
+  const mean = new Float64Array(n);
+  const curve = new Float64Array(n * n);
+  const system = new Float64Array(n * (n + 1));
+  const move = new Float64Array(n);
+  const log = new Float64Array(n);
 
-/** AᵀXA/scale with X = diag x − xxᵀ. */
-function curvature(payoff: readonly (readonly number[])[], x: readonly number[], scale: number): number[][] {
-  const n = payoff[0]!.length;
-  const mean = payoff[0]!.map((_, j) => payoff.reduce((sum, row, m) => sum + x[m]! * row[j]!, 0));
-  return Array.from({ length: n }, (_, j) =>
-    Array.from({ length: n }, (__, k) => {
+  function look(at: Point, bottom: number, top: number): void {
+    shares(at.log, at.y);
+    let divergence = 0;
+    for (let j = 0; j < n; j++) if (at.y[j]! > 0) divergence += at.y[j]! * Math.log(at.y[j]! * n);
+    for (let i = 0; i < m; i++) {
       let sum = 0;
-      for (let m = 0; m < payoff.length; m++)
-        sum += x[m]! * (payoff[m]![j]! - mean[j]!) * (payoff[m]![k]! - mean[k]!);
-      return sum / scale;
-    }),
-  );
+      for (let j = 0; j < n; j++) sum += a[i * n + j]! * at.y[j]!;
+      at.x[i] = sum / bottom;
+    }
+    at.f = bottom * (shares(at.x, at.x) - Math.log(m)) + top * divergence;
+    let middle = 0;
+    for (let j = 0; j < n; j++) {
+      let pull = 0;
+      for (let i = 0; i < m; i++) pull += a[i * n + j]! * at.x[i]!;
+      at.residual[j] = at.log[j]! + pull / top;
+      middle += at.residual[j]! / n;
+    }
+    at.size = 0;
+    for (let j = 0; j < n; j++) {
+      at.residual[j] = at.residual[j]! - middle;
+      at.size = Math.max(at.size, Math.abs(at.residual[j]!));
+    }
+  }
+
+  /** The step that Newton's method takes from a point, into `move`. */
+  function aim(at: Point, scale: number): void {
+    for (let j = 0; j < n; j++) {
+      let sum = 0;
+      for (let i = 0; i < m; i++) sum += at.x[i]! * a[i * n + j]!;
+      mean[j] = sum;
+    }
+    // AᵀXA/scale, which is symmetric.
+    for (let j = 0; j < n; j++)
+      for (let k = j; k < n; k++) {
+        let sum = 0;
+        for (let i = 0; i < m; i++) sum += at.x[i]! * (a[i * n + j]! - mean[j]!) * (a[i * n + k]! - mean[k]!);
+        curve[j * n + k] = sum / scale;
+        curve[k * n + j] = sum / scale;
+      }
+    for (let j = 0; j < n; j++) {
+      let middle = 0;
+      for (let k = 0; k < n; k++) middle += curve[j * n + k]! * at.y[k]!;
+      for (let k = 0; k < n; k++)
+        system[j * (n + 1) + k] = (curve[j * n + k]! - middle) * at.y[k]! + Number(j === k);
+      system[j * (n + 1) + n] = -at.residual[j]!;
+    }
+    solveLinear(system, n, move);
+  }
+
+  function solve(bottom: number, top: number): boolean {
+    now.log.set(log);
+    look(now, bottom, top);
+    for (let step = 0; step < MOST_STEPS; step++) {
+      if (now.size < SMALL * (1 + largest(now.log))) break;
+      aim(now, bottom * top);
+      let length = 1;
+      for (; length > SHORTEST; length /= 2) {
+        let middle = 0;
+        for (let j = 0; j < n; j++) {
+          next.log[j] = now.log[j]! + length * move[j]!;
+          middle += next.log[j]! / n;
+        }
+        for (let j = 0; j < n; j++) next.log[j] = next.log[j]! - middle;
+        look(next, bottom, top);
+        if (next.f <= now.f + ROUNDING * Math.abs(now.f)) break;
+      }
+      const better = next.size < now.size;
+      // Rounding has the last word: a residual that does not shrink any more is as small as it gets.
+      if (!better && now.size < FINE * (1 + largest(now.log))) break;
+      const stuck = (!better && length <= SHORTEST) || step === MOST_STEPS - 1;
+      if (!stuck) [now, next] = [next, now];
+      else {
+        log.set(now.log);
+        return false;
+      }
+    }
+    log.set(now.log);
+    return true;
+  }
+  return { log, solve };
 }
 
-const largest = (values: readonly number[]): number =>
-  values.reduce((most, v) => Math.max(most, Math.abs(v)), 0);
-
-function stateAt(
-  payoff: readonly (readonly number[])[],
-  bottom: number,
-  top: number,
-  log: readonly number[],
-) {
-  const y = softmax(log);
-  const scaled = times(payoff, y).map((a) => a / bottom);
-  const x = softmax(scaled);
-  const pull = payoff[0]!.map((_, r) => payoff.reduce((sum, row, m) => sum + row[r]! * x[m]!, 0) / top);
-  const residual = centred(log.map((l, r) => l + pull[r]!));
-  return { x, y, residual, f: bottom * logMean(scaled) + top * divergence(y) };
+/** Shares by e^value, into `out`, which may be the same; returns ln of the sum of e^value. */
+function shares(values: Float64Array, out: Float64Array): number {
+  let most = Number.NEGATIVE_INFINITY;
+  for (let j = 0; j < values.length; j++) if (values[j]! > most) most = values[j]!;
+  let sum = 0;
+  for (let j = 0; j < values.length; j++) {
+    out[j] = Math.exp(values[j]! - most);
+    sum += out[j]!;
+  }
+  for (let j = 0; j < out.length; j++) out[j] = out[j]! / sum;
+  return most + Math.log(sum);
 }
 
-/** Less their mean: log-shares are known but for a constant. */
-function centred(values: readonly number[]): number[] {
-  const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-  return values.map((value) => value - mean);
+function largest(values: Float64Array): number {
+  let most = 0;
+  for (let j = 0; j < values.length; j++) most = Math.max(most, Math.abs(values[j]!));
+  return most;
 }
 
 /** Shares that go by e^value. */
@@ -195,25 +258,32 @@ const dot = (a: readonly number[], b: readonly number[]): number =>
 const times = (matrix: readonly (readonly number[])[], vector: readonly number[]): number[] =>
   matrix.map((row) => dot(row, vector));
 
-/** Solves a small linear system by elimination with row pivots. */
-function solveLinear(matrix: readonly (readonly number[])[], right: readonly number[]): number[] {
-  const n = right.length;
-  const rows = matrix.map((row, i) => [...row, right[i]!]);
+/**
+ * Solves a small linear system by elimination with row pivots.
+ * @param system n rows of n coefficients and the right-hand side; what was in it is gone afterwards
+ */
+function solveLinear(system: Float64Array, n: number, found: Float64Array): void {
+  const width = n + 1;
   for (let k = 0; k < n; k++) {
     let pivot = k;
-    for (let i = k + 1; i < n; i++) if (Math.abs(rows[i]![k]!) > Math.abs(rows[pivot]![k]!)) pivot = i;
-    [rows[k], rows[pivot]] = [rows[pivot]!, rows[k]!];
+    for (let i = k + 1; i < n; i++)
+      if (Math.abs(system[i * width + k]!) > Math.abs(system[pivot * width + k]!)) pivot = i;
+    if (pivot !== k)
+      for (let j = k; j < width; j++) {
+        const other = system[pivot * width + j]!;
+        system[pivot * width + j] = system[k * width + j]!;
+        system[k * width + j] = other;
+      }
     for (let i = k + 1; i < n; i++) {
-      const factor = rows[i]![k]! / rows[k]![k]!;
+      const factor = system[i * width + k]! / system[k * width + k]!;
       if (factor === 0) continue;
-      for (let j = k; j <= n; j++) rows[i]![j] = rows[i]![j]! - factor * rows[k]![j]!;
+      for (let j = k; j < width; j++)
+        system[i * width + j] = system[i * width + j]! - factor * system[k * width + j]!;
     }
   }
-  const found = new Array<number>(n).fill(0);
   for (let i = n - 1; i >= 0; i--) {
-    let sum = rows[i]![n]!;
-    for (let j = i + 1; j < n; j++) sum -= rows[i]![j]! * found[j]!;
-    found[i] = sum / rows[i]![i]!;
+    let sum = system[i * width + n]!;
+    for (let j = i + 1; j < n; j++) sum -= system[i * width + j]! * found[j]!;
+    found[i] = sum / system[i * width + i]!;
   }
-  return found;
 }

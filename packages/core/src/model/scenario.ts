@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { HoldClassSchema } from './hold.ts';
 import { JointSchema } from './joint.ts';
 import { OutcomeSchema } from './outcome.ts';
+import { PlayLevelSchema } from './playLevel.ts';
 import {
   ApparelSchema,
   ChanceSchema,
@@ -29,6 +30,8 @@ export const ScenarioSchema = z.strictObject({
   chances: z.array(z.strictObject({ exchange: IdSchema, chance: ChanceSchema })).default([]),
   opponent: IdSchema.optional(),
   trust: z.number().min(0).max(1).optional(),
+  /** How human the two are; at club level when absent. */
+  level: PlayLevelSchema.optional(),
 });
 export type Scenario = z.infer<typeof ScenarioSchema>;
 

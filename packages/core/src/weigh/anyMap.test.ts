@@ -6,15 +6,13 @@ import { JOINTS } from '../model/joint.ts';
 import type { GuardMap } from '../model/map.ts';
 import { loadedJoints } from '../rules/loadedJoints.ts';
 import { guardMap } from '../test/arbitraries.ts';
-import { chosenLook } from './choice.ts';
 import { findDilemmas } from './findDilemmas.ts';
 import { resolveHoles } from './findHoles.ts';
-import { restOf } from './mapGame.ts';
 import { ENDS, outcomeOdds, simulateRounds } from './outcomeOdds.ts';
+import { cellOf } from './plays.ts';
 import { scenarioOptions } from './scenarioOptions.ts';
 import { solveMap } from './solveMap.ts';
 import { topSheet } from './topSheet.ts';
-import { playedCells } from './visitRates.ts';
 import { weighMap } from './weighMap.ts';
 
 /** A random map with a place to start from. */
@@ -55,15 +53,13 @@ describe('any map under any what-if', () => {
       fc.property(playable, (map) => {
         const { tendencies: _, trust: __, ...options } = asked(map);
         const solution = solveMap(map, options);
-        const { game, built, choices, plays, positions, entry } = solution;
-        const brought = positions.reduce((sum, { visits }, s) => {
-          const chosen = chosenLook(built, s, choices[s]!);
-          if (!chosen) return sum + visits * restOf(game, game.states[s]!.position);
-          const cells = playedCells(plays[s]!);
-          return (
-            sum + visits * cells.reduce((all, { m, r, share }) => all + share * chosen.payoff[m]![r]!, 0)
-          );
-        }, 0);
+        const { built, plays, positions, entry } = solution;
+        const brought = positions.reduce(
+          (sum, { visits }, s) =>
+            sum +
+            visits * plays[s]!.reduce((all, play) => all + play.share * cellOf(built, s, play).payoff, 0),
+          0,
+        );
         expect(brought).toBeCloseTo(entry, 6);
         // So does a round on average, as its ends and their chances have it.
         const { points, seconds } = outcomeOdds(solution);

@@ -1,6 +1,7 @@
 import { type Arc, shortestPaths } from '../game/shortestPaths.ts';
 import { isOutcome, type Landing } from '../model/outcome.ts';
-import type { MapSolution } from './solveMap.ts';
+import type { MapGame } from './mapGame.ts';
+import type { LookPlan } from './solveMap.ts';
 
 export interface BestChain {
   exchanges: string[];
@@ -20,9 +21,14 @@ const landingKey = (landing: Landing): string =>
   isOutcome(landing) ? `outcome:${landing.outcome}` : landing.position;
 const BAD = new Set(['passed', 'swept-back', 'submitted']);
 
+/** A game, and what is expected of top in the looks of its positions. */
+interface Chained {
+  game: MapGame;
+  positions: readonly { looks: readonly Pick<LookPlan, 'look' | 'expected'>[] }[];
+}
+
 /** The most probable chains from a position to an outcome or position; no position comes twice, parallel ones differ. */
-export function bestChains(solution: MapSolution, { from, to, count }: Query): BestChain[] {
-  const { game, positions } = solution;
+export function bestChains({ game, positions }: Chained, { from, to, count }: Query): BestChain[] {
   const steps = new Map<string, { y: number; chance: number; bad: boolean }>();
   const arcs: Arc[] = [];
   for (const [s, { position, looks }] of game.states.entries()) {

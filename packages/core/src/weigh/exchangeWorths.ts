@@ -2,10 +2,13 @@ import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { exchangeSeconds } from '../model/seconds.ts';
 import { landingWorth } from './mapGame.ts';
-import type { MapSolution } from './solveMap.ts';
+import type { PlayedMap } from './plays.ts';
 
 /** What each exchange of the map is worth once its reaction has come, points: chance-weighted, over the time it takes. */
-export function exchangeWorths(map: GuardMap, { game, values }: MapSolution): Record<string, number> {
+export function exchangeWorths(
+  map: GuardMap,
+  { game, values }: Pick<PlayedMap, 'game' | 'values'>,
+): Record<string, number> {
   const { move: moves } = indexMap(map);
   return Object.fromEntries(
     map.exchanges.map((exchange) => {

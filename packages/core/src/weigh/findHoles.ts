@@ -1,7 +1,11 @@
+import type { Softness } from '../game/logitStage.ts';
 import { solveLook } from '../game/solveLook.ts';
 import { solveStochasticGame } from '../game/solveStochasticGame.ts';
 import type { StochasticGame, StochasticLook } from '../game/stochasticGame.ts';
 import type { ReactionRef } from '../model/reaction.ts';
+import { ordinaryValues, playAt } from './ordinaryPlay.ts';
+import { cellOf } from './plays.ts';
+import { bothKnowBest, KNOW_BEST } from './softness.ts';
 import { entryValue } from './solveForTrusts.ts';
 import { type MapSolution, stageOf } from './solveMap.ts';
 
@@ -13,8 +17,9 @@ export interface StakedHole {
   reaction?: ReactionRef;
   /** How often its position comes up in a round. */
   visits: number;
-  /** What answering it would be worth, in points of a round. */
+  /** What an answer here brings a round, points; and what it brings on the spot, at its position. */
   stake: number;
+  spot: number;
   /** Whether the map was solved again with the hole filled, or the stake is what the rates of the plan say. */
   exact: boolean;
 }
@@ -27,62 +32,84 @@ interface Place {
   r: number;
 }
 
-/** Holes by what they cost: visits × what the look would be worth with that cell as good as its mean, over the value. */
-export function findHoles(solution: MapSolution): StakedHole[] {
-  return placedHoles(solution).map(({ hole }) => hole);
+/** How a map is played: as it was solved, between two of some level. */
+export interface Played {
+  level: Softness;
+  /** What the positions are worth and how often they come up, as it is played. */
+  values: readonly number[];
+  positionVisits: readonly number[];
+}
+
+const asSolved = ({ values, positionVisits }: MapSolution): Played => ({
+  level: KNOW_BEST,
+  values,
+  positionVisits,
+});
+
+/** Holes by what an answer there would bring: its position's visits × what that brings on the spot. */
+export function findHoles(solution: MapSolution, played: Played = asSolved(solution)): StakedHole[] {
+  return placedHoles(solution, played).map(({ hole }) => hole);
 }
 
 /** So many of the dearest holes are solved for exactly. */
 const EXACT = 20;
 
 /**
- * The same holes, the dearest of them weighed exactly: with the cell filled the whole map is solved again.
+ * The same holes, the dearest of them weighed exactly: with the cell filled the whole map is solved and played again.
  * @param onHole told how many are done, of how many
  */
 export function resolveHoles(
   solution: MapSolution,
+  played: Played = asSolved(solution),
   onHole?: (done: number, total: number) => void,
 ): StakedHole[] {
-  const all = placedHoles(solution);
+  const all = placedHoles(solution, played);
   const dear = all.slice(0, EXACT).filter(({ hole }) => hole.stake > 0);
+  const perfect = bothKnowBest(played.level);
+  const before = entryValue(played.values, solution.weights);
   const exact = dear.map(({ hole, place }, i): StakedHole => {
-    const game = filled(solution.built, place, answeredCells(solution, place));
-    const { value } = solveStochasticGame(game, { start: solution.values });
+    const built = filled(solution.built, place, likeCells(solution, place, perfect));
+    const { value } = solveStochasticGame(built, { start: solution.values });
+    const again = { ...solution, built: { ...solution.built, ...built }, values: value };
+    const values = perfect ? value : ordinaryValues(again, played.level);
     onHole?.(i + 1, dear.length);
-    return { ...hole, stake: Math.max(0, entryValue(value, solution.weights) - solution.entry), exact: true };
+    return {
+      ...hole,
+      stake: Math.max(0, entryValue(values, solution.weights) - before),
+      spot: Math.max(0, values[place.s]! - played.values[place.s]!),
+      exact: true,
+    };
   });
   return [...exact.sort(byStake), ...all.slice(dear.length).map(({ hole }) => hole)];
 }
 
 const byStake = (a: StakedHole, b: StakedHole): number =>
-  b.stake - a.stake || b.visits - a.visits || (a.move < b.move ? -1 : 1);
+  b.stake - a.stake || b.spot - a.spot || b.visits - a.visits || (a.move < b.move ? -1 : 1);
 
-function placedHoles(solution: MapSolution): { hole: StakedHole; place: Place }[] {
-  const { game, built, values, positions } = solution;
-  return game.states
+function placedHoles(solution: MapSolution, played: Played): { hole: StakedHole; place: Place }[] {
+  const bring = bothKnowBest(played.level) ? betweenTheBest : betweenHumans;
+  return solution.game.states
     .flatMap(({ position, looks }, s) =>
       looks.flatMap((look, l) => {
-        const matrix = stageOf(built, values, s, l);
-        const answered = matrix.flatMap((line, m) => line.filter((_, r) => look.cells[m]![r]!.exchange));
-        if (answered.length === 0) return [];
-        const mean = answered.reduce((sum, a) => sum + a, 0) / answered.length;
-        const { visits } = positions[s]!;
+        if (answeredCells(solution, s, l).length === 0) return [];
         return look.cells.flatMap((line, m) =>
           line.flatMap(({ exchange }, r) => {
             if (exchange) return [];
-            const better = matrix.map((row, i) => (i === m ? row.with(r, mean) : row));
-            const { value } = solveLook(better, built.states[s]!.looks[l]!);
+            const place = { s, l, m, r };
             const reaction = look.reactions[r];
+            const visits = played.positionVisits[s]!;
+            const spot = Math.max(0, bring(solution, played, place));
             const hole: StakedHole = {
               position: position.id,
               look: look.look.id,
               move: look.moves[m]!.id,
               ...(reaction && { reaction }),
               visits,
-              stake: visits * Math.max(0, value - values[s]!),
+              stake: visits * spot,
+              spot,
               exact: false,
             };
-            return [{ hole, place: { s, l, m, r } }];
+            return [{ hole, place }];
           }),
         );
       }),
@@ -90,8 +117,41 @@ function placedHoles(solution: MapSolution): { hole: StakedHole; place: Place }[
     .sort((a, b) => byStake(a.hole, b.hole));
 }
 
-/** The answered cells of a hole's look. */
-const answeredCells = ({ game }: MapSolution, { s, l }: Place): { m: number; r: number }[] =>
+/** What the look would be worth with the cell as good as the mean of its answered ones, over what the position is worth. */
+function betweenTheBest(solution: MapSolution, _: Played, place: Place): number {
+  const { built, values } = solution;
+  const { s, l, m, r } = place;
+  const matrix = stageOf(built, values, s, l);
+  const answered = likeCells(solution, place, true);
+  const mean = answered.reduce((sum, at) => sum + matrix[at.m]![at.r]!, 0) / answered.length;
+  const better = matrix.map((row, i) => (i === m ? row.with(r, mean) : row));
+  return solveLook(better, built.states[s]!.looks[l]!).value - values[s]!;
+}
+
+/** What the position would be worth if both played it anew with the cell as good as its row, all else staying as it is. */
+function betweenHumans(solution: MapSolution, { level, values }: Played, place: Place): number {
+  const built = { ...solution.built, ...filled(solution.built, place, likeCells(solution, place, false)) };
+  const { plays } = playAt({ ...solution, built }, level, place.s);
+  let worth = 0;
+  for (const play of plays) {
+    const { payoff, next } = cellOf(built, place.s, play);
+    worth += play.share * next.reduce((sum, [to, p]) => sum + built.discount * p * values[to]!, payoff);
+  }
+  return worth - values[place.s]!;
+}
+
+/** The answered cells that stand for a hole: those of its row, where there are some, or all of its look. */
+function likeCells(
+  solution: MapSolution,
+  { s, l, m }: Place,
+  wholeLook: boolean,
+): { m: number; r: number }[] {
+  const all = answeredCells(solution, s, l);
+  const row = all.filter((at) => at.m === m);
+  return wholeLook || row.length === 0 ? all : row;
+}
+
+const answeredCells = ({ game }: MapSolution, s: number, l: number): { m: number; r: number }[] =>
   game.states[s]!.looks[l]!.cells.flatMap((line, m) =>
     line.flatMap(({ exchange }, r) => (exchange ? [{ m, r }] : [])),
   );

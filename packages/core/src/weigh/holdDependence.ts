@@ -1,6 +1,7 @@
 import type { HoldClass } from '../model/hold.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { WeighOptions } from './mapGame.ts';
+import { playMap } from './playMap.ts';
 import { type MapSolution, solveMap } from './solveMap.ts';
 
 export interface Dependence {
@@ -19,15 +20,16 @@ export type TakenAway = Pick<
   'forbiddenHolds' | 'forbiddenMoves' | 'forbiddenReactions' | 'sparedJoints'
 >;
 
-/** How much of the game is left without some things. Entry weights stay as they are. */
+/** How much of the game is left without some things, between two of the level. Entry weights stay as they are. */
 export function dependence(
   map: GuardMap,
   taken: TakenAway,
   options: WeighOptions = {},
   whole: MapSolution = solveMap(map, options),
 ): Dependence {
+  const played = playMap(whole, options.level);
   const both = <T>(a: readonly T[] = [], b: readonly T[] = []): T[] => [...a, ...b];
-  const without = solveMap(
+  const left = solveMap(
     map,
     {
       ...options,
@@ -37,13 +39,14 @@ export function dependence(
       sparedJoints: both(options.sparedJoints, taken.sparedJoints),
     },
     whole.values,
-  ).entry;
+  );
+  const without = playMap(left, options.level).entry;
   const rest = whole.game.rest;
   return {
-    whole: whole.entry,
+    whole: played.entry,
     without,
-    difference: whole.entry - without,
-    ...(whole.entry > rest && { left: (without - rest) / (whole.entry - rest) }),
+    difference: played.entry - without,
+    ...(played.entry > rest && { left: (without - rest) / (played.entry - rest) }),
   };
 }
 

@@ -1,5 +1,6 @@
 import { playable } from '../body/playable.ts';
 import { barePattern, holdsWorn, translateApparel } from '../body/translateApparel.ts';
+import type { Softness } from '../game/logitStage.ts';
 import { answerTo } from '../model/answerTo.ts';
 import type { Exchange } from '../model/exchange.ts';
 import type { Hold, HoldClass, HoldPattern } from '../model/hold.ts';
@@ -13,6 +14,7 @@ import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
 import { bareRef, type ReactionRef, reactionKey } from '../model/reaction.ts';
+import { remember } from '../model/remember.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 import { exchangeSeconds, stepsOf } from '../model/seconds.ts';
 import { legality } from '../rules/legality.ts';
@@ -40,6 +42,8 @@ export interface WeighOptions {
   /** How an opponent is known to answer looks, and how far that is trusted, in [0, 1]. */
   tendencies?: readonly Tendency[] | undefined;
   trust?: number | undefined;
+  /** How human the two are whose round is shown; at club level where it is not given. The solution does not depend on it. */
+  level?: Softness | undefined;
 }
 
 /** One cell: the exchange that answers, or a hole, by its number in the game. */
@@ -79,29 +83,79 @@ export interface MapGame {
 /** The positions, looks and cells that are played under the options. */
 export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
   const { settings } = map;
-  const apparel = options.apparel ?? options.rules?.apparel ?? 'gi';
   const continuation = options.continuation ?? settings.continuation;
   const pace = options.roundPace ?? settings.roundPace;
   if (!(continuation > 0 && continuation < 1))
     throw new RangeError('continuation has to lie between 0 and 1');
   const gamma = (seconds: number) => continuation ** (Math.max(1, seconds) / pace);
-  const points = outcomePoints({
-    rules: options.rules,
-    submissionWorth: options.submissionWorth ?? settings.submissionWorth,
-    outcomeWorth: options.outcomeWorth,
-  });
+  let discount = gamma(pace);
+  const cellOf = (cell: BareCell): GameCell => {
+    const own = gamma(cell.seconds);
+    discount = Math.max(discount, own);
+    return { ...cell, gamma: own };
+  };
+  const states = bareStates(map, options).map((state) => ({
+    ...state,
+    looks: state.looks.map((look) => ({ ...look, cells: look.cells.map((line) => line.map(cellOf)) })),
+  }));
+  return {
+    states,
+    place: places(map),
+    points: outcomePoints({
+      rules: options.rules,
+      submissionWorth: options.submissionWorth ?? settings.submissionWorth,
+      outcomeWorth: options.outcomeWorth,
+    }),
+    pace,
+    paceGamma: gamma(pace),
+    discount,
+    rest: options.rest ?? settings.rest,
+    chanceOf: (exchange) => options.chances?.get(exchange.id) ?? exchange.chance,
+    gamma,
+  };
+}
+
+const places = remember((map: GuardMap) => new Map(map.positions.map(({ id }, i) => [id, i] as const)));
+
+type BareCell = ({ exchange: Exchange; hole?: undefined } | { exchange?: undefined; hole: number }) & {
+  seconds: number;
+};
+/** A position with what is played there; what a round is worth and how fast it goes is left aside. */
+interface BareState extends Omit<GameState, 'looks'> {
+  looks: (Omit<GameLook, 'cells'> & { cells: BareCell[][] })[];
+}
+
+/** So many of a map's games are kept: a what-if that only changes figures does not ask again what can be played. */
+const MOST_KEPT = 4;
+const kept = new WeakMap<GuardMap, { key: string; states: BareState[] }[]>();
+
+function bareStates(map: GuardMap, options: WeighOptions): BareState[] {
+  const { apparel, rules, forbiddenMoves, forbiddenHolds, forbiddenReactions, sparedJoints, tendencies } =
+    options;
+  const key = JSON.stringify([
+    apparel,
+    rules,
+    forbiddenMoves,
+    forbiddenHolds,
+    forbiddenReactions,
+    sparedJoints,
+    tendencies,
+  ]);
+  const known = kept.get(map) ?? [];
+  const found = known.find((one) => one.key === key) ?? { key, states: buildStates(map, options) };
+  kept.set(map, [found, ...known.filter((one) => one !== found)].slice(0, MOST_KEPT));
+  return found.states;
+}
+
+function buildStates(map: GuardMap, options: WeighOptions): BareState[] {
+  const apparel = options.apparel ?? options.rules?.apparel ?? 'gi';
   const index = indexMap(map);
   const known = new Map(options.tendencies?.map((one) => [`${one.position} ${one.look}`, one]));
   const spared = options.sparedJoints ?? [];
   const banned = new Set(options.forbiddenMoves);
   const silent = new Set(options.forbiddenReactions);
-  let discount = gamma(pace);
   let holes = 0;
-  const seen = (value: number) => {
-    discount = Math.max(discount, value);
-    return value;
-  };
-  const states = map.positions.map((position): GameState => {
+  return map.positions.map((position): BareState => {
     const patterns = (options.forbiddenHolds ?? []).map((one) => patternOf(one, position.leadSide));
     const { available, position: worn } = translateApparel(position, apparel);
     const removed = !available || holdsAny(worn.holds, patterns);
@@ -123,7 +177,7 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
     };
   });
 
-  function lookOf(position: Position, look: Look, moves: readonly Move[]): GameLook[] {
+  function lookOf(position: Position, look: Look, moves: readonly Move[]): BareState['looks'] {
     const own = moves.filter((move) => move.look === look.id);
     if (own.length === 0) return [];
     const reactions = new Map<string, ReactionRef>();
@@ -137,31 +191,18 @@ export function mapGame(map: GuardMap, options: WeighOptions = {}): MapGame {
     const columns = [...reactions.values()];
     const cells = own.map((move) => {
       const usual = exchangeSeconds(move, {});
-      if (columns.length === 0) return [{ hole: holes++, gamma: seen(gamma(usual)), seconds: usual }];
-      return columns.map((ref): GameCell => {
+      if (columns.length === 0) return [{ hole: holes++, seconds: usual }];
+      return columns.map((ref): BareCell => {
         const exchange = answerTo(move, index.exchangesOf(move.id), ref, (one) =>
           playable(map, one, apparel),
         );
-        const seconds = exchange ? exchangeSeconds(move, exchange) : usual;
-        const cell = exchange ? { exchange } : { hole: holes++ };
-        return { ...cell, gamma: seen(gamma(seconds)), seconds };
+        if (exchange) return { exchange, seconds: exchangeSeconds(move, exchange) };
+        return { hole: holes++, seconds: usual };
       });
     });
     const shares = knownShares(position, look, columns, known.get(`${position.id} ${look.id}`));
     return [{ look, moves: own, reactions: columns, cells, ...(shares && { known: shares }) }];
   }
-
-  return {
-    states,
-    place: new Map(map.positions.map(({ id }, i) => [id, i])),
-    points,
-    pace,
-    paceGamma: gamma(pace),
-    discount,
-    rest: options.rest ?? settings.rest,
-    chanceOf: (exchange) => options.chances?.get(exchange.id) ?? exchange.chance,
-    gamma,
-  };
 }
 
 /** Of looks that are worth the same the first is played, and that is the one with the first id. */

@@ -1,39 +1,45 @@
 import { type LogitStage, logitStage, type Softness, softmax } from '../game/logitStage.ts';
 import type { StochasticLook } from '../game/stochasticGame.ts';
-import { type MapSolution, stageOf } from './solveMap.ts';
+import {
+  cellOf,
+  createFlowSum,
+  exchangeVisits,
+  type Flow,
+  flowsOf,
+  type Play,
+  type PlayedMap,
+  valuesOf,
+  visitsOf,
+  WAITING,
+} from './plays.ts';
+import { bothKnowBest } from './softness.ts';
+import { entryValue } from './solveForTrusts.ts';
+import { expectedMix, type MapSolution, stageOf } from './solveMap.ts';
 
-/** How often the two pick the better answer: sharp to hesitant, in points (see `Softness`). */
-export const TOP_LEVELS = { 'knows best': 0, sharp: 0.4, club: 0.9, new: 2.5 } as const;
-/** Bottom at the plan: half a point better is taken twelve times as often. */
-export const KEEPS_TO_THE_PLAN = 0.2;
-/** Outside of these a level is not computed; none at all is two who know best. */
-const LEVEL_RANGE = [0.02, 10] as const;
+/** A look as two ordinary players play it; habits that are known of top are in what is expected. */
+export interface OrdinaryStage extends LogitStage {
+  /** What the choices are judged by: the look if both know best from there on. */
+  judged: number[][];
+  expected: number[];
+}
 
 /** What two ordinary players make of a map: their choices, judged by what things are worth between two who know best. */
-export interface OrdinaryPlay {
+export interface OrdinaryPlay extends PlayedMap {
   /** Shares of the looks of each position, in their order, and of waiting behind them. */
   choice: number[][];
   /** What is played in each look of each position. */
-  stages: LogitStage[][];
-  /** True points of a round from each position under that play. */
-  value: number[];
-  /** The same at the entries. */
+  stages: OrdinaryStage[][];
+  /** True points of a round under that play, at the entries. */
   entry: number;
-  /** Discounted expected visits of a round, of positions and of exchanges. */
-  visits: number[];
-  exchanges: Map<string, number>;
+  /** The same where top knows best and bottom keeps to this play: everywhere, and but for the looks with known habits. */
+  worst: number;
+  gain: number;
   /** The largest gap of a stage, and how far the values are from satisfying themselves. */
   gap: number;
   residual: number;
 }
 
-/** One way a position may go: a cell of a look, or waiting, and how often. */
-interface Way {
-  share: number;
-  payoff: number;
-  next: readonly (readonly [number, number])[];
-  exchange?: string | undefined;
-}
+type Solved = Pick<MapSolution, 'game' | 'built' | 'values' | 'weights' | 'trust'>;
 
 /**
  * What two ordinary players make of a solved map: on every look the one logit saddle at the values of two who know
@@ -41,126 +47,175 @@ interface Way {
  * Holes are filled as the solution has them.
  * @throws RangeError for a level outside of 0.02 to 10 points
  */
-export function ordinaryPlay(solution: MapSolution, level: Softness): OrdinaryPlay {
-  for (const softness of [level.bottom, level.top])
-    if (!(softness >= LEVEL_RANGE[0] && softness <= LEVEL_RANGE[1]))
-      throw new RangeError(`a level lies between ${LEVEL_RANGE[0]} and ${LEVEL_RANGE[1]} points`);
-  const { game, built, values } = solution;
-  const stages = game.states.map(({ looks }, s) =>
-    looks.map(({ look }, l) => logitStage(stageOf(built, values, s, l), level, look.timing)),
-  );
-  const waits = game.states.map((_, s) => waitOf(solution, s));
-  const choice = stages.map((own, s) => {
-    const ways = [
-      ...own.map(({ value }, l) => ({ value, weight: game.states[s]!.looks[l]!.moves.length })),
-      { value: worthOf(waits[s]!, values, built.discount), weight: 1 },
-    ];
-    return softmax(ways.map(({ value, weight }) => value / level.bottom + Math.log(weight)));
-  });
-  const ways = game.states.map((_, s) => waysOf(solution, s, stages[s]!, choice[s]!, waits[s]!));
-  const { value, residual } = evaluate(ways, built.discount, values);
-  const visits = visitsOf(ways, built.discount, solution.weights);
-  const exchanges = new Map<string, number>();
-  for (const [s, own] of ways.entries())
-    for (const { exchange, share } of own)
-      if (exchange !== undefined)
-        exchanges.set(exchange, (exchanges.get(exchange) ?? 0) + visits[s]! * share);
+export function ordinaryPlay(solution: Solved, level: Softness): OrdinaryPlay {
+  const { choice, stages, plays, flows, values, residual } = valuedPlay(solution, level);
+  const { game, built, weights } = solution;
+  const positionVisits = visitsOf(flows, weights);
+  const worst = keptTo(solution, choice, stages, values, false);
+  const habits = game.states.some(({ looks }) => looks.some(({ known }) => known));
   return {
+    game,
+    built,
+    weights,
     choice,
     stages,
-    value,
-    entry: solution.weights.reduce((sum, weight, s) => sum + weight * value[s]!, 0),
-    visits,
-    exchanges,
+    plays,
+    values,
+    positionVisits,
+    visits: exchangeVisits(game, plays, positionVisits),
+    entry: entryValue(values, weights),
+    worst,
+    gain: habits ? keptTo(solution, choice, stages, values, true) : worst,
     gap: Math.max(0, ...stages.flatMap((own) => own.map(({ gap }) => Math.abs(gap)))),
     residual,
   };
 }
 
-/** Waiting: to rest where one is, or to drift on, which is the look behind those of the map. */
-function waitOf({ game, built }: MapSolution, s: number): Pick<Way, 'payoff' | 'next'> {
-  const { rest, looks } = built.states[s]!;
-  if (rest !== undefined) return { payoff: rest, next: [] };
-  const drift: StochasticLook = looks[game.states[s]!.looks.length]!;
-  return { payoff: drift.payoff[0]![0]!, next: drift.next[0]![0]! };
+/** The true points of ordinary play alone, from every position. */
+export const ordinaryValues = (solution: Solved, level: Softness): number[] =>
+  valuedPlay(solution, level).values;
+
+function valuedPlay(solution: Solved, level: Softness) {
+  if (bothKnowBest(level)) throw new RangeError('two who know best play the solution itself');
+  const each = solution.game.states.map((_, s) => playAt(solution, level, s));
+  const plays = each.map((one) => one.plays);
+  const flows = flowsOf(solution.built, plays);
+  const { value: values, residual } = valuesOf(flows, solution.values);
+  return {
+    choice: each.map((one) => one.choice),
+    stages: each.map((one) => one.stages),
+    plays,
+    flows,
+    values,
+    residual,
+  };
 }
 
-const worthOf = (
-  { payoff, next }: Pick<Way, 'payoff' | 'next'>,
-  values: ArrayLike<number>,
-  discount: number,
-): number => next.reduce((sum, [to, p]) => sum + discount * p * values[to]!, payoff);
+/** What two ordinary players do in one position. */
+export function playAt(solution: Solved, level: Softness, s: number) {
+  const stages = solution.game.states[s]!.looks.map((_, l) => ordinaryStage(solution, level, s, l));
+  const choice = choiceOf(solution, level.bottom, s, stages);
+  return { stages, choice, plays: playsOf(solution, s, stages, choice) };
+}
 
-function waysOf(
-  { game, built }: MapSolution,
+/** One look: bottom goes by A' = λ·(A·q)·1ᵀ + (1 − λ)·A where habits q are known, and top is expected at λq + (1 − λ)y. */
+function ordinaryStage(
+  { game, built, values, trust }: Solved,
+  level: Softness,
   s: number,
-  stages: readonly LogitStage[],
-  choice: readonly number[],
-  wait: Pick<Way, 'payoff' | 'next'>,
-): Way[] {
-  const cells = game.states[s]!.looks.flatMap(({ cells: lines, look }, l) => {
-    const { row, column, reply } = stages[l]!;
-    const { payoff, next } = built.states[s]!.looks[l]!;
-    return lines.flatMap((line, m) =>
-      line.map((cell, r): Way => {
-        const shown = look.timing === 'seen' ? reply[r]![m]! : row[m]!;
-        return {
-          share: choice[l]! * shown * column[r]!,
-          payoff: payoff[m]![r]!,
-          next: next[m]![r]!,
-          exchange: cell.exchange?.id,
-        };
-      }),
-    );
-  });
-  return [...cells, { ...wait, share: choice.at(-1)! }];
+  l: number,
+): OrdinaryStage {
+  const { known } = game.states[s]!.looks[l]!;
+  const { timing, against } = built.states[s]!.looks[l]!;
+  const matrix = stageOf(built, values, s, l);
+  const trusted = against?.trust ?? 0;
+  const stage = timing === 'seen' ? seenStage() : logitStage(met(), level);
+  return { ...stage, judged: matrix, expected: expectedMix(known, stage.column, trust) };
+
+  /** On a seen look the habits leave top less to choose: (1 − λ)·W. */
+  function seenStage(): LogitStage {
+    return logitStage(matrix, { bottom: level.bottom, top: level.top / (1 - trusted) }, 'seen');
+  }
+  function met(): number[][] {
+    if (trusted === 0) return matrix;
+    return matrix.map((line) => {
+      const expected = against!.column.reduce((sum, q, j) => sum + q * line[j]!, 0);
+      return line.map((a) => trusted * expected + (1 - trusted) * a);
+    });
+  }
 }
 
-/** So far from the fixed point a sweep may still move a value. */
-const DONE = 1e-13;
+/** Between the looks and waiting: as often as they have moves, and by what they bring in true points. */
+function choiceOf(
+  { game, built, values }: Solved,
+  bottom: number,
+  s: number,
+  stages: readonly OrdinaryStage[],
+): number[] {
+  const worths = stages.map((stage, l) => {
+    const look = built.states[s]!.looks[l]!;
+    let brought = 0;
+    for (const [r, y] of stage.expected.entries())
+      for (const [m, x] of rowAgainst(stage, look, r).entries()) brought += x * y * stage.judged[m]![r]!;
+    return brought / bottom + Math.log(game.states[s]!.looks[l]!.moves.length);
+  });
+  const { payoff, next } = cellOf(built, s, { look: WAITING, m: 0, r: 0, share: 1 });
+  const wait = next.reduce((sum, [to, p]) => sum + built.discount * p * values[to]!, payoff);
+  return softmax([...worths, wait / bottom]);
+}
+
+/** What bottom does about a reaction: on a seen look it has been felt. */
+const rowAgainst = (stage: LogitStage, { timing }: Pick<StochasticLook, 'timing'>, r: number): number[] =>
+  timing === 'seen' ? stage.reply[r]! : stage.row;
+
+function playsOf(
+  { game, built }: Solved,
+  s: number,
+  stages: readonly OrdinaryStage[],
+  choice: readonly number[],
+): Play[] {
+  const plays: Play[] = [];
+  for (const [look, stage] of stages.entries())
+    for (let r = 0; r < stage.expected.length; r++) {
+      const row = rowAgainst(stage, built.states[s]!.looks[look]!, r);
+      for (let m = 0; m < row.length; m++)
+        plays.push({ look, m, r, share: choice[look]! * row[m]! * stage.expected[r]! });
+    }
+  return [...plays, { look: WAITING, m: 0, r: 0, share: choice[game.states[s]!.looks.length]! }];
+}
+
+/** So far from its fixed point a sweep may still move a value, and so many sweeps are made. */
+const DONE = 1e-12;
 const MOST_SWEEPS = 5000;
 
-/** The true points of a play: (I − P)v = r, swept in place until nothing moves. */
-function evaluate(
-  ways: readonly (readonly Way[])[],
-  discount: number,
+/**
+ * What bottom's play is worth at the entries against a top who knows best: in every look the reaction that leaves least.
+ * @param known whether top keeps to the habits that are known of it
+ */
+function keptTo(
+  { game, built, weights }: Solved,
+  choice: readonly (readonly number[])[],
+  stages: readonly (readonly OrdinaryStage[])[],
   start: readonly number[],
-): { value: number[]; residual: number } {
+  known: boolean,
+): number {
+  // Every column of every look with bottom's answer mixed in, or all in one where habits say which; and waiting.
+  const sum = createFlowSum(built);
+  const states = choice.map((shares, s) => {
+    const looks = stages[s]!.map((stage, l) => {
+      const look = built.states[s]!.looks[l]!;
+      const habits = known ? game.states[s]!.looks[l]!.known : undefined;
+      const columns: Flow[] = [];
+      for (let r = 0; r < stage.column.length; r++) {
+        const row = rowAgainst(stage, look, r);
+        const often = habits?.[r] ?? 1;
+        for (let m = 0; m < row.length; m++)
+          sum.add(often * row[m]!, { payoff: look.payoff[m]![r]!, next: look.next[m]![r]! });
+        if (!habits) columns.push(sum.take());
+      }
+      return { share: shares[l]!, columns: habits ? [sum.take()] : columns };
+    });
+    sum.add(1, cellOf(built, s, { look: WAITING, m: 0, r: 0, share: 1 }));
+    return [...looks, { share: shares.at(-1)!, columns: [sum.take()] }];
+  });
   const value = Float64Array.from(start);
-  const sweep = () => {
+  for (let sweep = 0; sweep < MOST_SWEEPS; sweep++) {
     let moved = 0;
-    for (const [s, own] of ways.entries()) {
+    for (let s = 0; s < states.length; s++) {
       let sum = 0;
-      for (const way of own) sum += way.share * worthOf(way, value, discount);
+      for (const { share, columns } of states[s]!) {
+        let least = Number.POSITIVE_INFINITY;
+        for (const { payoff, to, p } of columns) {
+          let worth = payoff;
+          for (let i = 0; i < to.length; i++) worth += p[i]! * value[to[i]!]!;
+          if (worth < least) least = worth;
+        }
+        sum += share * least;
+      }
       moved = Math.max(moved, Math.abs(sum - value[s]!));
       value[s] = sum;
     }
-    return moved;
-  };
-  for (let i = 0; i < MOST_SWEEPS && sweep() > DONE; i++);
-  const residual = ways.reduce((most, own, s) => {
-    const sum = own.reduce((total, way) => total + way.share * worthOf(way, value, discount), 0);
-    return Math.max(most, Math.abs(sum - value[s]!));
-  }, 0);
-  return { value: [...value], residual };
-}
-
-/** Discounted expected visits: w(I − P)⁻¹. */
-function visitsOf(ways: readonly (readonly Way[])[], discount: number, weights: readonly number[]): number[] {
-  const flow = ways.map((own) => {
-    const out = new Map<number, number>();
-    for (const { share, next } of own)
-      for (const [to, p] of next) out.set(to, (out.get(to) ?? 0) + share * p * discount);
-    return [...out];
-  });
-  let visits = Float64Array.from(weights);
-  for (let i = 0; i < MOST_SWEEPS; i++) {
-    const after = Float64Array.from(weights);
-    for (const [s, out] of flow.entries()) for (const [to, p] of out) after[to] = after[to]! + visits[s]! * p;
-    let moved = 0;
-    for (let s = 0; s < after.length; s++) moved = Math.max(moved, Math.abs(after[s]! - visits[s]!));
-    visits = after;
     if (moved < DONE) break;
   }
-  return [...visits];
+  return entryValue([...value], weights);
 }

@@ -2,7 +2,7 @@ import { absorption } from '../game/absorption.ts';
 import { type CountedOutcome, isOutcome, type Landing, OUTCOMES, type Outcome } from '../model/outcome.ts';
 import type { Position } from '../model/position.ts';
 import { driftOf, restOf } from './mapGame.ts';
-import type { MapSolution } from './solveMap.ts';
+import { type PlayedMap, WAITING } from './plays.ts';
 
 export type End = Outcome | CountedOutcome;
 export const ENDS: readonly End[] = [...OUTCOMES, 'time', 'stuck'];
@@ -21,12 +21,14 @@ export interface OutcomeOdds {
 
 type Branch = [state: number, probability: number];
 
+type RoundPlay = Pick<PlayedMap, 'game' | 'built' | 'plays'>;
+
 /**
- * How rounds end under the plan: with 1 − γ of an exchange in `time`, where nothing can be done in `stuck`, else in an
+ * How rounds end as they are played: with 1 − γ of an exchange in `time`, where nothing can be done in `stuck`, else in an
  * outcome. States are the positions and, behind them, the ends.
  */
-export function roundChain(solution: MapSolution): Branch[][] {
-  const { game, choices, plays } = solution;
+export function roundChain(played: RoundPlay): Branch[][] {
+  const { game, plays } = played;
   const n = game.states.length;
   const end = (what: End) => n + ENDS.indexOf(what);
   const landed = (landing: Landing | undefined, here: number): number =>
@@ -39,19 +41,20 @@ export function roundChain(solution: MapSolution): Branch[][] {
       add(end('time'), share * (1 - gamma));
       add(landed(landing, s), share * gamma);
     };
-    const choice = choices[s]!;
-    if (choice.do === 'rest') add(end('stuck'), 1);
-    if (choice.do === 'drift') goOn(position.drift, 1, game.paceGamma);
-    if (choice.do !== 'look') return [...branches];
-    for (const { m, r, share } of plays[s]!) {
-      const { exchange, hole, gamma } = looks[choice.look]!.cells[m]![r]!;
+    for (const { look, m, r, share } of plays[s]!) {
+      if (look === WAITING) {
+        if (driftOf(position)) goOn(position.drift, share, game.paceGamma);
+        else add(end('stuck'), share);
+        continue;
+      }
+      const { exchange, hole, gamma } = looks[look]!.cells[m]![r]!;
       if (exchange) {
         const chance = game.chanceOf(exchange);
         goOn(exchange.to, share * chance, gamma);
         goOn(exchange.otherwise, share * (1 - chance), gamma);
         continue;
       }
-      const gains = nothingGained(solution, position, hole);
+      const gains = nothingGained(played, position, hole);
       if (gains === 'stays') goOn(undefined, share, gamma);
       else if (gains === 'waits') goOn(position.drift, share, game.paceGamma);
       else add(end('stuck'), share);
@@ -62,16 +65,16 @@ export function roundChain(solution: MapSolution): Branch[][] {
 }
 
 /** What becomes of a round in a hole of the look that is played. */
-function nothingGained({ built }: MapSolution, position: Position, hole: number) {
+function nothingGained({ built }: RoundPlay, position: Position, hole: number) {
   if (built.staying.has(hole)) return 'stays';
   return driftOf(position) ? 'waits' : 'stuck';
 }
 
 /** How rounds end from every position, how long they are and what they bring, exactly. */
-export function outcomeOdds(solution: MapSolution): OutcomeOdds {
-  const { game, plays, choices } = solution;
+export function outcomeOdds(played: RoundPlay): OutcomeOdds {
+  const { game, plays } = played;
   const n = game.states.length;
-  const chain = roundChain(solution);
+  const chain = roundChain(played);
   const worth = ENDS.map((what) => (what === 'time' ? 0 : what === 'stuck' ? game.rest : game.points[what]));
   const won = chain.map((branches, s) =>
     branches.reduce((sum, [to, p]) => {
@@ -80,15 +83,12 @@ export function outcomeOdds(solution: MapSolution): OutcomeOdds {
       return sum + p * (what === 'stuck' ? restOf(game, game.states[s]!.position) : worth[to - n]!);
     }, 0),
   );
-  const taken = chain.map((_, s) => {
-    const choice = choices[s];
-    if (!choice || choice.do === 'rest') return 0;
-    if (choice.do === 'drift') return game.pace;
-    const { position, looks } = game.states[s]!;
-    const { cells } = looks[choice.look]!;
-    return plays[s]!.reduce((sum, { m, r, share }) => {
-      const cell = cells[m]![r]!;
-      const waits = cell.hole !== undefined && nothingGained(solution, position, cell.hole) === 'waits';
+  const taken = game.states.map(({ position, looks }, s) => {
+    const wait = driftOf(position) ? game.pace : 0;
+    return plays[s]!.reduce((sum, { look, m, r, share }) => {
+      if (look === WAITING) return sum + share * wait;
+      const cell = looks[look]!.cells[m]![r]!;
+      const waits = cell.hole !== undefined && nothingGained(played, position, cell.hole) === 'waits';
       return sum + share * (waits ? game.pace : cell.seconds);
     }, 0);
   });
@@ -120,13 +120,13 @@ export function outcomeOdds(solution: MapSolution): OutcomeOdds {
  * @param random numbers in [0, 1), seeded by the caller
  */
 export function simulateRounds(
-  solution: MapSolution,
+  played: RoundPlay,
   from: number,
   rounds: number,
   random: () => number,
 ): { share: Record<End, number>; error: Record<End, number> } {
-  const chain = roundChain(solution);
-  const n = solution.game.states.length;
+  const chain = roundChain(played);
+  const n = played.game.states.length;
   const count = new Array<number>(ENDS.length).fill(0);
   for (let round = 0; round < rounds; round++) {
     let state = from;

@@ -1,7 +1,9 @@
 import type { GuardMap } from '../model/map.ts';
+import { CLUB_LEVEL } from '../model/playLevel.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 import type { WhatIf } from '../model/scenario.ts';
 import type { WeighOptions } from './mapGame.ts';
+import { softnessOf } from './softness.ts';
 
 /**
  * A scenario as options of the weighing.
@@ -30,6 +32,7 @@ export function scenarioOptions(
     forbiddenHolds: whatIf.forbiddenHolds,
     forbiddenReactions: whatIf.forbiddenReactions,
     sparedJoints: whatIf.sparedJoints,
+    level: softnessOf(whatIf.level ?? CLUB_LEVEL),
     chances: new Map(whatIf.chances.map(({ exchange, chance }) => [exchange, chance])),
     ...(opponent && { tendencies: opponent.tendencies, trust: whatIf.trust ?? 0 }),
   };

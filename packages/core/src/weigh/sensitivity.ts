@@ -1,8 +1,5 @@
-import { solveStochasticGame } from '../game/solveStochasticGame.ts';
-import { chosenLook } from './choice.ts';
 import { landingWorth } from './mapGame.ts';
-import type { MapSolution } from './solveMap.ts';
-import { playedCells } from './visitRates.ts';
+import type { PlayedMap } from './plays.ts';
 
 export interface Sensitivity {
   exchange: string;
@@ -11,39 +8,28 @@ export interface Sensitivity {
 }
 
 /**
- * Which chances move the value at the entries most, per unit of chance; the steepest first. Both sides keep to what they
- * play, so that against a perfect top this is the derivative of the value itself.
+ * What a higher chance of each exchange that comes up brings at the entries, per unit of chance, both sides keeping to
+ * what they play; the steepest first. Below zero success is worth less than failure. Between two who know best this is
+ * the derivative of the value itself.
+ * @param values what the positions are worth as it is played
  */
-export function sensitivity(solution: MapSolution, count = 5): Sensitivity[] {
-  const { game, visits } = solution;
-  const values = solution.trust > 0 ? playedValues(solution) : solution.values;
-  return game.states
-    .flatMap(({ position, looks }) =>
-      looks.flatMap(({ cells }) =>
-        cells.flat().flatMap(({ exchange, gamma }): Sensitivity[] => {
+export function sensitivity({
+  game,
+  visits,
+  values,
+}: Pick<PlayedMap, 'game' | 'visits' | 'values'>): Sensitivity[] {
+  const found: Sensitivity[] = [];
+  for (const { position, looks } of game.states) {
+    const here = { position: position.id };
+    for (const { cells } of looks)
+      for (const line of cells)
+        for (const { exchange, gamma } of line) {
           const rate = exchange && visits.get(exchange.id);
-          if (!exchange || !rate) return [];
+          if (!exchange || !rate) continue;
           const won = landingWorth(game, values, exchange.to);
-          const lost = landingWorth(game, values, exchange.otherwise ?? { position: position.id });
-          return [{ exchange: exchange.id, slope: rate * gamma * (won - lost) }];
-        }),
-      ),
-    )
-    .sort((a, b) => Math.abs(b.slope) - Math.abs(a.slope) || (a.exchange < b.exchange ? -1 : 1))
-    .slice(0, count);
-}
-
-/** What every position is worth when both sides play as expected. */
-function playedValues({ built, choices, plays, values }: MapSolution): number[] {
-  const states = built.states.map(({ rest }, s) => {
-    const chosen = chosenLook(built, s, choices[s]!);
-    if (!chosen) return { rest, looks: [] };
-    const played = playedCells(plays[s]!);
-    const payoff = played.reduce((sum, { m, r, share }) => sum + share * chosen.payoff[m]![r]!, 0);
-    const next = played.flatMap(({ m, r, share }) =>
-      chosen.next[m]![r]!.map(([to, p]): [number, number] => [to, share * p]),
-    );
-    return { looks: [{ payoff: [[payoff]], next: [[next]] }] };
-  });
-  return solveStochasticGame({ discount: built.discount, states }, { start: values }).value;
+          const lost = landingWorth(game, values, exchange.otherwise ?? here);
+          found.push({ exchange: exchange.id, slope: rate * gamma * (won - lost) });
+        }
+  }
+  return found.sort((a, b) => Math.abs(b.slope) - Math.abs(a.slope) || (a.exchange < b.exchange ? -1 : 1));
 }

@@ -4,11 +4,10 @@ import { type StochasticSolution, solveStochasticGame } from '../game/solveStoch
 import type { StochasticGame } from '../game/stochasticGame.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { ReactionRef } from '../model/reaction.ts';
-import { type Choice, choicesOf } from './choice.ts';
 import type { MapGame, WeighOptions } from './mapGame.ts';
+import { exchangeVisits, flowsOf, type Play, type PlayedMap, visitsOf, WAITING } from './plays.ts';
 import { entryValue, solveForTrusts, type TrustSolutions } from './solveForTrusts.ts';
 import { type MapStochasticGame, toStochasticGame } from './toStochasticGame.ts';
-import { type Play, visitRates } from './visitRates.ts';
 
 export interface Share<T> {
   what: T;
@@ -44,7 +43,8 @@ export interface PositionValue {
   visits: number;
 }
 
-export interface MapSolution {
+/** A map between two who know best: `values` are what the positions are worth as well as both can play. */
+export interface MapSolution extends PlayedMap {
   positions: PositionValue[];
   /** Value at the entries, their weights normalised. */
   entry: number;
@@ -53,20 +53,9 @@ export interface MapSolution {
   trust: number;
   gain: number;
   worst: number;
-  /** Discounted expected visits of every exchange under the plan. */
-  visits: Map<string, number>;
-  /** Entry weights that sum to one, in the map's order. */
-  weights: number[];
-  /** What bottom does in every position. */
-  choices: Choice[];
-  /** What is played in every position; nothing where bottom waits. */
-  plays: Play[][];
+  /** The same with every hole as good as its row: the game and its values. */
+  answered: { built: MapStochasticGame; values: number[] };
   residual: number;
-  game: MapGame;
-  /** The game that was solved, holes filled as mapped. */
-  built: MapStochasticGame;
-  /** The values by place, for a warm start. */
-  values: number[];
 }
 
 const TINY = 1e-9;
@@ -84,39 +73,37 @@ export function solveMap(map: GuardMap, options: WeighOptions = {}, start?: read
 export function choosePlan({ game, weights, found }: TrustSolutions, trust = 0): MapSolution {
   const chosen = responseFor(found, weights, trust);
   const { game: built, solution: solved } = chosen;
-  const answered = solveStochasticGame(toStochasticGame(game, 'if-answered', new Set(), chosen.trust), {
-    start: solved.value,
-  });
-  const value = solved.value;
-  const choices = choicesOf(game, solved);
-  const plays = game.states.map((_, s) => playsOf(game, solved, choices[s]!, trust, s));
-  const { visits, exchanges } = visitRates(game, built, choices, plays, weights);
+  const ifAnswered = toStochasticGame(game, 'if-answered', new Set(), chosen.trust);
+  const answered = solveStochasticGame(ifAnswered, { start: solved.value });
+  const values = solved.value;
+  const plays = game.states.map((_, s) => playsOf(game, solved, trust, s));
+  const positionVisits = visitsOf(flowsOf(built, plays), weights);
   return {
     positions: game.states.map(({ position, looks }, s) => {
-      const choice = choices[s]!;
-      const best = choice.do === 'look' ? looks[choice.look]!.look.id : undefined;
+      const best = looks[solved.look[s]!]?.look.id;
       return {
         position: position.id,
-        value: value[s]!,
+        value: values[s]!,
         ifAnswered: answered.value[s]!,
         ...(best !== undefined && { best }),
-        looks: looks.map((_, l) => lookPlan(game, built, value, trust, s, l)),
-        visits: visits[s]!,
+        looks: looks.map((_, l) => lookPlan(game, built, values, trust, s, l)),
+        visits: positionVisits[s]!,
       };
     }),
-    entry: entryValue(value, weights),
+    entry: entryValue(values, weights),
     entryIfAnswered: entryValue(answered.value, weights),
     trust,
     gain: entryValue(chosen.gain, weights),
     worst: entryValue(chosen.worst, weights),
-    visits: exchanges,
+    answered: { built: ifAnswered, values: answered.value },
+    positionVisits,
+    visits: exchangeVisits(game, plays, positionVisits),
     weights,
-    choices,
     plays,
     residual: Math.max(solved.residual, answered.residual),
     game,
     built,
-    values: value,
+    values,
   };
 }
 
@@ -124,13 +111,20 @@ export function choosePlan({ game, weights, found }: TrustSolutions, trust = 0):
 export function stageOf(built: StochasticGame, value: readonly number[], s: number, l: number): number[][] {
   const { payoff, next } = built.states[s]!.looks[l]!;
   return payoff.map((line, m) =>
-    line.map((a, r) => a + built.discount * next[m]![r]!.reduce((sum, [to, p]) => sum + p * value[to]!, 0)),
+    line.map((a, r) => {
+      let later = 0;
+      for (const arrow of next[m]![r]!) later += arrow[1] * value[arrow[0]]!;
+      return a + built.discount * later;
+    }),
   );
 }
 
 /** Known tendencies as far as they are trusted, else what top does best. */
-const expectedMix = (known: readonly number[] | undefined, own: readonly number[], trust: number): number[] =>
-  own.map((y, r) => (known ? trust * known[r]! + (1 - trust) * y : y));
+export const expectedMix = (
+  known: readonly number[] | undefined,
+  own: readonly number[],
+  trust: number,
+): number[] => own.map((y, r) => (known ? trust * known[r]! + (1 - trust) * y : y));
 
 function lookPlan(
   game: MapGame,
@@ -161,22 +155,19 @@ function lookPlan(
   };
 }
 
-const shares = <T>(list: readonly T[], mix: readonly number[]): Share<T>[] =>
+/** The shares that are none to speak of left out. */
+export const shares = <T>(list: readonly T[], mix: readonly number[]): Share<T>[] =>
   list.flatMap((what, i) => (mix[i]! > TINY ? [{ what, share: mix[i]! }] : []));
 
 /** What happens in a position: bottom plays the plan, top as expected. */
-function playsOf(
-  game: MapGame,
-  solved: StochasticSolution,
-  choice: Choice,
-  trust: number,
-  s: number,
-): Play[] {
-  if (choice.do !== 'look') return [];
-  const look = game.states[s]!.looks[choice.look]!;
+function playsOf(game: MapGame, solved: StochasticSolution, trust: number, s: number): Play[] {
+  const { looks } = game.states[s]!;
+  const place = solved.look[s]!;
+  const look = looks[place];
+  if (!look) return [{ look: WAITING, m: 0, r: 0, share: 1 }];
   const replies = solved.reply[s]!;
   return expectedMix(look.known, solved.column[s]!, trust).flatMap((y, r) => {
     const row = replies.length > 0 ? look.moves.map((_, m) => Number(replies[r] === m)) : solved.row[s]!;
-    return row.flatMap((x, m): Play[] => (x * y > 0 ? [{ m, r, share: x * y }] : []));
+    return row.flatMap((x, m): Play[] => (x * y > 0 ? [{ look: place, m, r, share: x * y }] : []));
   });
 }

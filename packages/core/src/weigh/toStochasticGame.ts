@@ -67,14 +67,13 @@ function stage(
       return { payoff: won.payoff + lost.payoff, next: [...won.next, ...lost.next] };
     }),
   );
-  const all = mean(answered.flat());
   const { position } = game.states[s]!;
   const drift = driftOf(position);
   const filled = answered.map((line, m) => {
-    const row = mean(line) ?? all;
     return line.map((cell, r): Flat => {
       if (cell) return cell;
-      if (filling === 'if-answered' && row) return row;
+      const like = filling === 'if-answered' ? (mean(line) ?? mean(answered.flat())) : undefined;
+      if (like) return like;
       // Nothing gained: bottom waits, or stays where it is if that is worse.
       const { hole, gamma } = cells[m]![r]!;
       if (hole !== undefined && staying.has(hole)) return landed(undefined, s, gamma, 1);

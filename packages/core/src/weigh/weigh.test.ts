@@ -11,6 +11,7 @@ import { holdDependence } from './holdDependence.ts';
 import { ENDS, outcomeOdds, simulateRounds } from './outcomeOdds.ts';
 import { outcomePoints } from './outcomePoints.ts';
 import { sensitivity } from './sensitivity.ts';
+import { KNOW_BEST } from './softness.ts';
 import { solveMap, stageOf } from './solveMap.ts';
 
 const demo = parseMapFile(
@@ -158,7 +159,7 @@ describe('the value of a map', () => {
 
   it('never falls with a better chance, and says which chances move it most', () => {
     const before = solveMap(demo);
-    const [steepest] = sensitivity(before, 1);
+    const [steepest] = sensitivity(before);
     const exchange = demo.exchanges.find(({ id }) => id === steepest!.exchange)!;
     const step = steepest!.slope > 0 ? 1e-4 : -1e-4;
     const after = solveMap(
@@ -203,7 +204,7 @@ describe('the value of a map', () => {
       });
     });
     const without = (part: 'sleeve' | 'wrist', apparel: 'gi' | 'no-gi') =>
-      holdDependence(map, { part }, { apparel }).without;
+      holdDependence(map, { part }, { apparel, level: KNOW_BEST }).without;
     expect([without('sleeve', 'gi'), without('wrist', 'no-gi')]).toEqual([0, 0]);
     expect(without('wrist', 'gi')).toBeCloseTo(0.92 * 0.45 * 4, 9);
     expect(without('sleeve', 'no-gi')).toBeCloseTo(0.92 * 0.45 * 4, 9);

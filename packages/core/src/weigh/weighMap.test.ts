@@ -4,6 +4,7 @@ import { parseMapFile } from '../formats/mapFile.ts';
 import { solveMatrixGame } from '../game/solveMatrixGame.ts';
 import { bigMap } from '../test/bigMap.ts';
 import { ENDS } from './outcomeOdds.ts';
+import { KNOW_BEST } from './softness.ts';
 import { weighMap } from './weighMap.ts';
 
 const demo = parseMapFile(
@@ -11,9 +12,9 @@ const demo = parseMapFile(
 );
 
 describe('a weighed map', () => {
-  it('opens every value down: each look is worth its matrix, the best look its position', () => {
+  it('opens every value down between two who know best: each look is worth its matrix, the best look its position', () => {
     for (const map of [demo, bigMap({ positions: 40, reactions: 12 })]) {
-      for (const { position, value, best, looks } of weighMap(map).positions) {
+      for (const { position, value, best, looks } of weighMap(map, { level: KNOW_BEST }).positions) {
         for (const { timing, matrix, value: worth, moves, reactions } of looks) {
           const { payoff } = matrix;
           const exact =
@@ -58,7 +59,7 @@ describe('a weighed map', () => {
       for (const { matrix } of looks)
         for (const [m, line] of matrix.exchanges.entries())
           for (const [r, id] of line.entries())
-            if (id !== undefined) expect(worths[id], id).toBeCloseTo(matrix.payoff[m]![r]!, 9);
+            if (id !== undefined) expect(worths[id], id).toBeCloseTo(matrix.worth[m]![r]!, 9);
   });
 
   it('says how much of it rests on guesses', () => {

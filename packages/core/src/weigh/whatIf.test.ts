@@ -86,7 +86,7 @@ describe('an opponent', () => {
   it('leaves the slopes of the chances what a changed chance brings when both keep to what they play', () => {
     const options = { tendencies: habit(0.7, 0.3), trust: 1 };
     const before = solveMap(twoByTwo(), options);
-    const [steepest] = sensitivity(before, 1);
+    const [steepest] = sensitivity(before);
     const after = solveMap(twoByTwo(), { ...options, chances: new Map([['choke-left', 0.81]]) });
     expect(steepest!.exchange).toBe('choke-left');
     expect((after.gain - before.gain) / 0.01).toBeCloseTo(steepest!.slope, 6);
@@ -168,7 +168,7 @@ describe('holes solved again', () => {
     });
     const solution = solveMap(holed);
     const seen: [number, number][] = [];
-    const [hole] = resolveHoles(solution, (done, of) => seen.push([done, of]));
+    const [hole] = resolveHoles(solution, undefined, (done, of) => seen.push([done, of]));
     expect(hole).toMatchObject({ move: 'choke', reaction: { id: 'right' }, exact: true });
     expect(seen).toEqual([[1, 1]]);
     // The mean of the look's answered cells is a back taken with (0.8 + 0.1 + 0.8)/3.

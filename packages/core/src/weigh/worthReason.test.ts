@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { parseMapFile } from '../formats/mapFile.ts';
+import { KNOW_BEST } from './softness.ts';
 import { weighMap } from './weighMap.ts';
 import { worthReason } from './worthReason.ts';
 
@@ -8,7 +9,7 @@ describe('why a position is worth what it is', () => {
   const map = parseMapFile(
     readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
   );
-  const weighing = weighMap(map);
+  const weighing = weighMap(map, { level: KNOW_BEST });
 
   it('is one exchange or hole of its best look, worth no more than the look where top chooses', () => {
     let asked = 0;
@@ -19,7 +20,7 @@ describe('why a position is worth what it is', () => {
       if (!reason || !plan) continue;
       asked++;
       expect(plan.matrix.moves).toContain(reason.move);
-      const cells = plan.matrix.payoff.flat();
+      const cells = plan.matrix.worth.flat();
       expect(cells).toContain(reason.payoff);
       if (plan.moves.length === 1) expect(reason.payoff).toBeCloseTo(plan.value, 9);
     }

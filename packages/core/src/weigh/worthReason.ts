@@ -35,6 +35,6 @@ export function worthReason(position: Weighing['positions'][number]): WorthReaso
     move,
     reaction: reaction ?? 'none',
     exchange: matrix.exchanges[m]?.[r],
-    payoff: matrix.payoff[m]?.[r] ?? 0,
+    payoff: matrix.worth[m]?.[r] ?? 0,
   };
 }

@@ -1,6 +1,6 @@
-import type { GuardMap, Scenario, WhatIf } from '@aftersquall/core';
+import type { GuardMap, PlayLevel, Scenario, WhatIf } from '@aftersquall/core';
 import { useMemo } from 'react';
-import { setApparel, setRules } from '../../store/settings.ts';
+import { setApparel, setLevel, setRules } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import {
   beginFrom,
@@ -16,26 +16,32 @@ import { type Question, questionOf } from '../../workers/questionOf.ts';
 /** What is asked without a what-if. */
 export const AS_IT_IS = 'The map as it is';
 
+const sameLevel = (a: PlayLevel, b: PlayLevel): boolean => a.top === b.top && a.bottom === b.bottom;
+
 /** The what-if that is asked about a map, and the scenario it is laid beside. */
 export function useWhatIf(map: GuardMap) {
   const dispatch = useAppDispatch();
-  const { apparel, rules } = useAppSelector(({ settings }) => settings);
+  const { apparel, rules, level } = useAppSelector(({ settings }) => settings);
   const { changes, scenario, beside } = useAppSelector(selectAsked(map.id));
   const whatIf = useMemo(
-    (): WhatIf => ({ ...changes, apparel, ...(rules && { rules }) }),
-    [changes, apparel, rules],
+    (): WhatIf => ({ ...changes, apparel, level, ...(rules && { rules }) }),
+    [changes, apparel, rules, level],
   );
   const question = useMemo(() => questionOf(map, whatIf), [map, whatIf]);
   const other = useMemo((): { name: string; question: Question } | undefined => {
     const kept = map.scenarios.find(({ id }) => id === beside);
-    if (kept) return { name: kept.name, question: questionOf(map, { apparel, ...kept }) };
+    if (kept) return { name: kept.name, question: questionOf(map, { apparel, level, ...kept }) };
     if (beside !== PLAIN) return undefined;
-    const plain = { ...(rules && { rules }), apparel };
+    const plain = { ...(rules && { rules }), apparel, level };
     return { name: AS_IT_IS, question: questionOf(map, plain) };
-  }, [map, beside, apparel, rules]);
+  }, [map, beside, apparel, rules, level]);
 
   const from = map.scenarios.find(({ id }) => id === scenario);
-  const elsewhere = from && ((from.apparel ?? apparel) !== apparel || (from.rules ?? '') !== rules);
+  const elsewhere =
+    from &&
+    ((from.apparel ?? apparel) !== apparel ||
+      (from.rules ?? '') !== rules ||
+      !sameLevel(from.level ?? level, level));
 
   return {
     whatIf,
@@ -48,11 +54,12 @@ export function useWhatIf(map: GuardMap) {
     other,
     change: (some: Partial<Changes>) => dispatch(changeWhatIf({ map: map.id, changes: some })),
     layBeside: (id: string) => dispatch(layBeside({ map: map.id, beside: id })),
-    /** Begins from a scenario, its apparel and rules included; from the map as it is without one. */
+    /** Begins from a scenario, its apparel, rules and level included; from the map as it is without one. */
     begin: (from: Scenario | undefined) => {
       dispatch(beginFrom({ map: map.id, scenario: from }));
       if (from?.apparel) dispatch(setApparel(from.apparel));
       if (from) dispatch(setRules(from.rules ?? ''));
+      if (from?.level) dispatch(setLevel(from.level));
     },
   };
 }

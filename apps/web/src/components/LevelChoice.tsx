@@ -1,0 +1,31 @@
+import { BOTTOM_LEVELS, levelWords, type PlayLevel, TOP_LEVELS } from '@aftersquall/core';
+import { setLevel } from '../store/settings.ts';
+import { useAppDispatch, useAppSelector } from '../store/store.ts';
+import { SelectField } from './fields/SelectField.tsx';
+
+/** Every pair of levels once: against a top who knows best bottom does so, too. */
+const LEVELS: PlayLevel[] = BOTTOM_LEVELS.flatMap((bottom) =>
+  TOP_LEVELS.flatMap((top) => (top === 'knows best' && bottom !== BOTTOM_LEVELS[0] ? [] : [{ top, bottom }])),
+);
+const keyOf = ({ top, bottom }: PlayLevel): string => (top === 'knows best' ? top : `${top}, ${bottom}`);
+
+/** Between whom a round is that is weighed, as every place goes by: how often the two pick the better answer. */
+export function LevelChoice() {
+  const dispatch = useAppDispatch();
+  const level = useAppSelector(({ settings }) => settings.level);
+  return (
+    <SelectField
+      label="Level: how often they pick the better answer"
+      hideLabel
+      value={keyOf(level)}
+      choices={LEVELS.map((one) => ({ value: keyOf(one), name: sentence(one) }))}
+      onChange={(key) => {
+        const chosen = LEVELS.find((one) => keyOf(one) === key);
+        if (chosen) dispatch(setLevel(chosen));
+      }}
+    />
+  );
+}
+
+const sentence = (level: PlayLevel): string =>
+  levelWords(level).replace(/^./, (first) => first.toUpperCase());

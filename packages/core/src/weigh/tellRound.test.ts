@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { parseMapFile } from '../formats/mapFile.ts';
+import { isOutcome } from '../model/outcome.ts';
+import type { WeighOptions } from './mapGame.ts';
+import { playMap } from './playMap.ts';
+import { solveMap } from './solveMap.ts';
+import { tellRound } from './tellRound.ts';
+
+const club = parseMapFile(
+  readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
+);
+const tell = (options: WeighOptions = {}, system?: string) => {
+  const solution = solveMap(club, options);
+  const play = playMap(solution, options.level);
+  return { play, solution, story: tellRound(club, options, solution, play, system) };
+};
+
+describe('the story of a round', () => {
+  it('of the whole map begins where rounds begin, and all of them end', () => {
+    const { play, solution, story } = tell();
+    expect(story.entry).toBeCloseTo(play.entry, 12);
+    expect(story.knowsBest).toBeCloseTo(solution.entry, 12);
+    expect(Object.values(story.ends).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+  });
+
+  it('lives on what costs most to lose: the round solved again without it', () => {
+    const { play, story } = tell();
+    expect(story.livesOn.length).toBeGreaterThan(0);
+    for (const { move, loss } of story.livesOn) {
+      const without = tell({ forbiddenMoves: [move] }).play.entry;
+      expect(loss).toBeCloseTo(play.entry - without, 9);
+    }
+    const losses = story.livesOn.map(({ loss }) => loss);
+    expect(losses).toEqual([...losses].sort((a, b) => b - a));
+  });
+
+  it('has a way that leads from a start, exchange by exchange, to something good', () => {
+    const { way } = tell().story;
+    expect(way!.points).toBeGreaterThan(0);
+    let at = way!.from;
+    for (const [i, id] of way!.exchanges.entries()) {
+      const exchange = club.exchanges.find((one) => one.id === id)!;
+      expect(club.moves.find((move) => move.id === exchange.move)!.position).toBe(at);
+      if (i < way!.exchanges.length - 1 && !isOutcome(exchange.to)) at = exchange.to.position;
+      else expect(exchange.to).toEqual({ outcome: way!.to });
+    }
+  });
+
+  it('is hurt most by what top does that takes most from its look', () => {
+    const { hurts } = tell().story;
+    expect(hurts).toHaveLength(3);
+    for (const { rate, cost } of hurts) {
+      expect(rate).toBeGreaterThan(0);
+      expect(cost).toBeGreaterThan(0);
+    }
+    expect(hurts.map(({ cost }) => cost)).toEqual([...hurts.map(({ cost }) => cost)].sort((a, b) => b - a));
+  });
+
+  it('of a system stays inside of it', () => {
+    for (const { id } of club.systems) {
+      const { story } = tell({}, id);
+      const own = new Set(club.positions.flatMap((one) => (one.systems.includes(id) ? [one.id] : [])));
+      for (const { position } of story.hurts) expect(own.has(position)).toBe(true);
+      if (story.hole) expect(own.has(story.hole.position)).toBe(true);
+      if (story.way) expect(own.has(story.way.from)).toBe(true);
+      for (const { move } of story.livesOn)
+        expect(own.has(club.moves.find((one) => one.id === move)!.position)).toBe(true);
+    }
+  });
+});
