@@ -2,14 +2,20 @@ import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { solve } from 'yalps';
 import {
+  CLUB_SOFTNESS,
+  choosePlan,
+  describeWeighing,
   findHoles,
   parseMapFile,
+  playMap,
   type StochasticGame,
+  solveForTrusts,
   solveMap,
   solveMatrixGame,
   solveStochasticGame,
 } from '../packages/core/dist/index.js';
 import { seeded } from '../packages/core/src/game/seeded.ts';
+import { bigMap } from '../packages/core/src/test/bigMap.ts';
 import { timed } from './timed.ts';
 
 interface Solver {
@@ -132,3 +138,17 @@ const warm = timed(() => solveMap(map, { submissionWorth: 8.2 }, solved.values),
 console.log(
   `\nThe demo map: ${cold.toFixed(1)} ms from nothing, a what-if from a warm start ${warm.toFixed(1)} ms (aim: 16); ${findHoles(solved).length} holes weighed in ${timed(() => findHoles(solved), 5).toFixed(2)} ms`,
 );
+
+const large = bigMap({ positions: 2000, reactions: 12 });
+const largest = solveMap(large);
+const options = { level: CLUB_SOFTNESS };
+const whole = timed(() => solveForTrusts(large), 3);
+const human = timed(() => playMap(largest, CLUB_SOFTNESS), 3);
+console.log(
+  `\nOrdinary play on 2,000 positions: ${human.toFixed(0)} ms, ${((human / whole) * 100).toFixed(0)} % of the ${whole.toFixed(0)} ms of solving them (aim: 25 %)`,
+);
+const again = timed(() => {
+  const found = solveForTrusts(map, { ...options, submissionWorth: 8.2 }, solved.values);
+  describeWeighing(map, found, choosePlan(found), CLUB_SOFTNESS);
+}, 20);
+console.log(`A what-if at club level with all that is shown of it: ${again.toFixed(1)} ms (aim: 16)`);

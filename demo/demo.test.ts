@@ -57,6 +57,14 @@ describe('the demo club', () => {
     expect(rows).toBe(exchanges.length);
   });
 
+  it('comes up in ordinary rounds: a third of its answers more than once in a thousand', () => {
+    const { visits, gap, residual } = weighMap(map);
+    const often = Object.values(visits).filter((rate) => rate > 0.001).length;
+    expect(often).toBeGreaterThan(map.exchanges.length / 3);
+    expect(gap).toBeLessThan(1e-10);
+    expect(residual).toBeLessThan(1e-8);
+  });
+
   it('holds ten systems of positions, moves and answers that flow into each other', () => {
     expect([map.positions.length, map.moves.length]).toEqual([103, 351]);
     expect(map.exchanges.length).toBeGreaterThan(1500);

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { bigMap } from '../packages/core/src/test/bigMap.ts';
 import { expect, test } from './app.ts';
-import { entryValue, numberOf, weighed } from './weighing.ts';
+import { entry, entryValue, numberOf, weighed } from './weighing.ts';
 
 test('top’s sheet says what top should do and what gives most away', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick/weigh`);
@@ -77,10 +77,13 @@ test('a value opens down to the exchange it comes from', async ({ page, demo }) 
   await expect(page.getByRole('complementary').getByLabel('Chance').first()).toBeVisible();
 });
 
-test('holes stand by what they cost, and lead to the cell that would mend them', async ({ page, demo }) => {
+test('holes stand by what an answer brings, and lead to the cell that would mend them', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/map/kelpwick/weigh`);
   const fix = page.getByRole('region', { name: 'What to fix first' });
-  await expect(fix.getByRole('heading', { name: 'Holes by what they cost' })).toBeVisible();
+  await expect(fix.getByRole('heading', { name: 'Holes by what an answer brings' })).toBeVisible();
   const holes = fix.getByRole('list').first().getByRole('listitem');
   await expect(holes.first()).toBeVisible();
   const stakes = (await holes.locator('b').allTextContents()).map(Number);
@@ -89,6 +92,70 @@ test('holes stand by what they cost, and lead to the cell that would mend them',
   await holes.first().getByRole('link').click();
   await expect(page.getByRole('grid', { name: 'Answer board' })).toBeVisible();
   await expect(page.locator('.board-cell.hole.here')).toBeVisible();
+});
+
+test('opens with what a round comes to: words, a bar, a path, and each line opens down to its place', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/map/kelpwick/weigh`);
+  await weighed(page);
+  const story = page.getByRole('region', { name: 'What a round comes to' });
+  const shown = (await entryValue(page).textContent())!;
+  await expect(story).toContainText(`Worth +${shown} points, with you at your plan and them at club level`);
+  const bar = story.getByRole('figure', { name: 'What becomes of a hundred rounds' });
+  const titles = await bar
+    .locator('[title]')
+    .evaluateAll((parts) => parts.map((part) => part.getAttribute('title')));
+  const rounds = titles.map((title) => Number.parseInt(title!, 10));
+  expect(rounds.reduce((a, b) => a + b, 0)).toBe(100);
+  await expect(
+    story.getByRole('list', { name: 'Best way through' }).getByRole('button').first(),
+  ).toBeVisible();
+  await expect(story.getByRole('region', { name: 'It lives on' })).toContainText('without it');
+  await expect(story.getByRole('region', { name: 'What hurts it most' }).getByRole('button')).toHaveCount(3);
+
+  await story.getByLabel('System').selectOption('Butterfly');
+  await expect(story.getByRole('heading', { name: 'A round from Butterfly' })).toBeVisible();
+  const hurt = story.getByRole('region', { name: 'What hurts it most' }).getByRole('button').first();
+  const place = (await hurt.textContent())!.match(/“(.+)”/)![1]!;
+  await hurt.click();
+  const plan = page.getByRole('region', { name: 'The plan' });
+  await expect(plan.getByRole('heading', { name: place })).toBeVisible();
+  await page.getByRole('button', { name: /^The whole round/ }).click();
+  await expect(story.getByRole('heading', { name: 'A round from Butterfly' })).toBeVisible();
+});
+
+test('a level changes what a round is worth in every place, and is kept with a what-if', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/map/kelpwick/weigh`);
+  await weighed(page);
+  const club = await entry(page);
+  const level = page.getByLabel('Level: how often they pick the better answer');
+  const values = page.getByRole('region', { name: 'Values' });
+  await expect(values).toContainText('if they turn out to know best and you keep to this');
+  await level.selectOption('Both know best');
+  await expect(values).toContainText('With both knowing best.');
+  await weighed(page);
+  const best = await entry(page);
+  expect(best).toBeLessThan(club);
+  await level.selectOption('Them: new');
+  await expect.poll(() => entry(page)).toBeGreaterThan(club);
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Open mat');
+  await page.keyboard.press('Enter');
+  await level.selectOption('Both know best');
+  await expect.poll(() => entry(page)).toBe(best);
+
+  // Read goes by it, too.
+  await page.goto(`${shipped.url}/map/kelpwick/read?at=collar-sleeve-kneeling&met=posture-up`);
+  await expect(page.locator('.worth').first()).toHaveAttribute('title', /with both knowing best$/);
+  await page.goto(`${shipped.url}/map/kelpwick/weigh`);
+  await page.getByLabel('What-if', { exact: true }).selectOption('Open mat');
+  await expect(level).toHaveValue('new, keeps to the plan');
+  await expect.poll(() => entry(page)).toBeGreaterThan(club);
 });
 
 test('dilemmas say what they are worth and what makes them look the same', async ({ page, demo }) => {
@@ -159,7 +226,7 @@ test('what the game rests on, and how its rounds end', async ({ page, demo }) =>
   const average = await page.getByText(/^On average/).textContent();
   const worth = await page
     .getByRole('region', { name: 'The plan' })
-    .getByText(/^Worth/)
+    .getByText(/^A round from here/)
     .textContent();
   expect(average!.match(/−?\d+\.\d\d/)![0]).toBe(worth!.match(/−?\d+\.\d\d/)![0]);
   expect(average).toMatch(/exchanges, \d+ s\.$/);
@@ -184,7 +251,7 @@ test('on a phone a picked value leads to its plan', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick/weigh`);
   await weighed(page);
   const plan = page.getByRole('region', { name: 'The plan' });
-  await expect(plan.getByRole('heading').first()).not.toBeInViewport();
+  await expect(page.getByRole('heading', { name: 'A round', exact: true })).toBeInViewport();
   await page
     .getByRole('region', { name: 'Values' })
     .getByRole('button', { name: /^X-guard, both hands/ })

@@ -77,6 +77,11 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
   const difference = numberOf(await note.locator('b').textContent());
   expect(difference).toBeCloseTo(without - before, 1);
   expect(difference).toBeLessThan(0);
+  await page
+    .getByRole('region', { name: 'Values' })
+    .getByRole('button', { name: /^X-guard/ })
+    .first()
+    .click();
   await expect(page.getByRole('region', { name: 'The plan' })).toContainText(
     'In “The map as it is” it is worth',
   );

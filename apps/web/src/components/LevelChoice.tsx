@@ -1,4 +1,4 @@
-import { BOTTOM_LEVELS, levelWords, type PlayLevel, TOP_LEVELS } from '@aftersquall/core';
+import { BOTTOM_LEVELS, type PlayLevel, TOP_LEVELS } from '@aftersquall/core';
 import { setLevel } from '../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { SelectField } from './fields/SelectField.tsx';
@@ -18,7 +18,7 @@ export function LevelChoice() {
       label="Level: how often they pick the better answer"
       hideLabel
       value={keyOf(level)}
-      choices={LEVELS.map((one) => ({ value: keyOf(one), name: sentence(one) }))}
+      choices={LEVELS.map((one) => ({ value: keyOf(one), name: nameOf(one) }))}
       onChange={(key) => {
         const chosen = LEVELS.find((one) => keyOf(one) === key);
         if (chosen) dispatch(setLevel(chosen));
@@ -27,5 +27,11 @@ export function LevelChoice() {
   );
 }
 
-const sentence = (level: PlayLevel): string =>
-  levelWords(level).replace(/^./, (first) => first.toUpperCase());
+const NAMES: Record<PlayLevel['top'], string> = {
+  new: 'new',
+  club: 'club level',
+  sharp: 'sharp',
+  'knows best': 'Both know best',
+};
+const nameOf = ({ top, bottom }: PlayLevel): string =>
+  top === 'knows best' ? NAMES[top] : `${bottom === BOTTOM_LEVELS[0] ? 'Them' : 'Both'}: ${NAMES[top]}`;

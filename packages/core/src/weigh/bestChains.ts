@@ -19,7 +19,8 @@ interface Query {
 
 const landingKey = (landing: Landing): string =>
   isOutcome(landing) ? `outcome:${landing.outcome}` : landing.position;
-const BAD = new Set(['passed', 'swept-back', 'submitted']);
+/** What a chain is countered by. */
+export const BAD_OUTCOMES: ReadonlySet<string> = new Set(['passed', 'swept-back', 'submitted']);
 
 /** A game, and what is expected of top in the looks of its positions. */
 interface Chained {
@@ -42,7 +43,9 @@ export function bestChains({ game, positions }: Chained, { from, to, count }: Qu
           const chance = game.chanceOf(exchange);
           if (chance === 0) continue;
           const bad = Boolean(
-            exchange.otherwise && isOutcome(exchange.otherwise) && BAD.has(exchange.otherwise.outcome),
+            exchange.otherwise &&
+              isOutcome(exchange.otherwise) &&
+              BAD_OUTCOMES.has(exchange.otherwise.outcome),
           );
           steps.set(exchange.id, { y, chance, bad });
           arcs.push({

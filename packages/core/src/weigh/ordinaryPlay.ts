@@ -31,9 +31,9 @@ export interface OrdinaryPlay extends PlayedMap {
   stages: OrdinaryStage[][];
   /** True points of a round under that play, at the entries. */
   entry: number;
-  /** The same where top knows best and bottom keeps to this play: everywhere, and but for the looks with known habits. */
-  worst: number;
+  /** The same where top follows the habits that are known of it; and where top knows best, bottom keeping to this play. */
   gain: number;
+  worst: number;
   /** The largest gap of a stage, and how far the values are from satisfying themselves. */
   gap: number;
   residual: number;
@@ -51,8 +51,6 @@ export function ordinaryPlay(solution: Solved, level: Softness): OrdinaryPlay {
   const { choice, stages, plays, flows, values, residual } = valuedPlay(solution, level);
   const { game, built, weights } = solution;
   const positionVisits = visitsOf(flows, weights);
-  const worst = keptTo(solution, choice, stages, values, false);
-  const habits = game.states.some(({ looks }) => looks.some(({ known }) => known));
   return {
     game,
     built,
@@ -64,8 +62,8 @@ export function ordinaryPlay(solution: Solved, level: Softness): OrdinaryPlay {
     positionVisits,
     visits: exchangeVisits(game, plays, positionVisits),
     entry: entryValue(values, weights),
-    worst,
-    gain: habits ? keptTo(solution, choice, stages, values, true) : worst,
+    gain: followingHabits(solution, choice, stages, values),
+    worst: worstCase(solution, choice, stages, values),
     gap: Math.max(0, ...stages.flatMap((own) => own.map(({ gap }) => Math.abs(gap)))),
     residual,
   };
@@ -165,35 +163,48 @@ function playsOf(
 }
 
 /** So far from its fixed point a sweep may still move a value, and so many sweeps are made. */
-const DONE = 1e-12;
+const DONE = 1e-10;
 const MOST_SWEEPS = 5000;
 
-/**
- * What bottom's play is worth at the entries against a top who knows best: in every look the reaction that leaves least.
- * @param known whether top keeps to the habits that are known of it
- */
-function keptTo(
-  { game, built, weights }: Solved,
+/** What the play is worth at the entries where top follows its known habits for certain. */
+function followingHabits(
+  solution: Solved,
   choice: readonly (readonly number[])[],
   stages: readonly (readonly OrdinaryStage[])[],
   start: readonly number[],
-  known: boolean,
 ): number {
-  // Every column of every look with bottom's answer mixed in, or all in one where habits say which; and waiting.
+  const { game, built, weights } = solution;
+  if (!game.states.some(({ looks }) => looks.some(({ known }) => known))) return entryValue(start, weights);
+  const plays = stages.map((own, s) => {
+    const met = own.map((stage, l) => ({
+      ...stage,
+      expected: game.states[s]!.looks[l]!.known ?? stage.column,
+    }));
+    return playsOf(solution, s, met, choice[s]!);
+  });
+  return entryValue(valuesOf(flowsOf(built, plays), start).value, weights);
+}
+
+/** What bottom's play is worth at the entries against a top who knows best: in every look the reaction that leaves least. */
+function worstCase(
+  { built, weights }: Solved,
+  choice: readonly (readonly number[])[],
+  stages: readonly (readonly OrdinaryStage[])[],
+  start: readonly number[],
+): number {
+  // Every column of every look with bottom's answer mixed in; and waiting.
   const sum = createFlowSum(built);
   const states = choice.map((shares, s) => {
     const looks = stages[s]!.map((stage, l) => {
       const look = built.states[s]!.looks[l]!;
-      const habits = known ? game.states[s]!.looks[l]!.known : undefined;
       const columns: Flow[] = [];
       for (let r = 0; r < stage.column.length; r++) {
         const row = rowAgainst(stage, look, r);
-        const often = habits?.[r] ?? 1;
         for (let m = 0; m < row.length; m++)
-          sum.add(often * row[m]!, { payoff: look.payoff[m]![r]!, next: look.next[m]![r]! });
-        if (!habits) columns.push(sum.take());
+          sum.add(row[m]!, { payoff: look.payoff[m]![r]!, next: look.next[m]![r]! });
+        columns.push(sum.take());
       }
-      return { share: shares[l]!, columns: habits ? [sum.take()] : columns };
+      return { share: shares[l]!, columns };
     });
     sum.add(1, cellOf(built, s, { look: WAITING, m: 0, r: 0, share: 1 }));
     return [...looks, { share: shares.at(-1)!, columns: [sum.take()] }];
@@ -203,17 +214,29 @@ function keptTo(
     let moved = 0;
     for (let s = 0; s < states.length; s++) {
       let sum = 0;
+      let stays = 0;
       for (const { share, columns } of states[s]!) {
         let least = Number.POSITIVE_INFINITY;
+        let own = 0;
         for (const { payoff, to, p } of columns) {
           let worth = payoff;
-          for (let i = 0; i < to.length; i++) worth += p[i]! * value[to[i]!]!;
-          if (worth < least) least = worth;
+          let back = 0;
+          for (let i = 0; i < to.length; i++) {
+            worth += p[i]! * value[to[i]!]!;
+            if (to[i] === s) back += p[i]!;
+          }
+          if (worth < least) {
+            least = worth;
+            own = back;
+          }
         }
         sum += share * least;
+        stays += share * own;
       }
-      moved = Math.max(moved, Math.abs(sum - value[s]!));
-      value[s] = sum;
+      // What leads back to where it is is solved for at once.
+      const next = value[s]! + (sum - value[s]!) / (1 - stays);
+      moved = Math.max(moved, Math.abs(next - value[s]!));
+      value[s] = next;
     }
     if (moved < DONE) break;
   }

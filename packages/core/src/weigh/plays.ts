@@ -85,6 +85,10 @@ export function flowsOf(built: StochasticGame, plays: readonly (readonly Play[])
 const DONE = 1e-13;
 const MOST_SWEEPS = 5000;
 
+/** The chance of every position that the next one is the same. */
+const stayingOf = (flows: readonly Flow[]): number[] =>
+  flows.map(({ to, p }, s) => to.reduce((sum, state, i) => (state === s ? sum + p[i]! : sum), 0));
+
 /** The true points of a play, (I − P)v = r, swept in place until nothing moves; and how far it is from satisfying itself. */
 export function valuesOf(
   flows: readonly Flow[],
@@ -96,12 +100,14 @@ export function valuesOf(
     for (let i = 0; i < to.length; i++) sum += p[i]! * value[to[i]!]!;
     return sum;
   };
+  const stays = stayingOf(flows);
   for (let sweep = 0; sweep < MOST_SWEEPS; sweep++) {
     let moved = 0;
-    for (const [s, flow] of flows.entries()) {
-      const sum = worth(flow);
-      moved = Math.max(moved, Math.abs(sum - value[s]!));
-      value[s] = sum;
+    for (let s = 0; s < flows.length; s++) {
+      // What leads back to where it is is solved for at once.
+      const next = value[s]! + (worth(flows[s]!) - value[s]!) / (1 - stays[s]!);
+      moved = Math.max(moved, Math.abs(next - value[s]!));
+      value[s] = next;
     }
     if (moved < DONE) break;
   }
@@ -111,12 +117,18 @@ export function valuesOf(
 
 /** Discounted expected visits of the positions, w(I − P)⁻¹, from the weights of those where a round starts. */
 export function visitsOf(flows: readonly Flow[], weights: readonly number[]): number[] {
-  let visits = Float64Array.from(weights);
+  // A position that leads back to itself comes up 1/(1 − chance) times as often; the rest is summed up step by step.
+  const stays = stayingOf(flows);
+  const first = Float64Array.from(weights, (weight, s) => weight / (1 - stays[s]!));
+  let visits = first;
   for (let sweep = 0; sweep < MOST_SWEEPS; sweep++) {
-    const after = Float64Array.from(weights);
+    const after = Float64Array.from(first);
     for (let s = 0; s < flows.length; s++) {
       const { to, p } = flows[s]!;
-      for (let i = 0; i < to.length; i++) after[to[i]!] = after[to[i]!]! + visits[s]! * p[i]!;
+      for (let i = 0; i < to.length; i++) {
+        const next = to[i]!;
+        if (next !== s) after[next] = after[next]! + (visits[s]! * p[i]!) / (1 - stays[next]!);
+      }
     }
     let moved = 0;
     for (let s = 0; s < after.length; s++) moved = Math.max(moved, Math.abs(after[s]! - visits[s]!));

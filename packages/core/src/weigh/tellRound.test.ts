@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { parseMapFile } from '../formats/mapFile.ts';
 import { isOutcome } from '../model/outcome.ts';
+import { twoByTwo } from '../test/twoByTwo.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { playMap } from './playMap.ts';
 import { solveMap } from './solveMap.ts';
@@ -39,12 +40,28 @@ describe('the story of a round', () => {
     const { way } = tell().story;
     expect(way!.points).toBeGreaterThan(0);
     let at = way!.from;
-    for (const [i, id] of way!.exchanges.entries()) {
-      const exchange = club.exchanges.find((one) => one.id === id)!;
-      expect(club.moves.find((move) => move.id === exchange.move)!.position).toBe(at);
-      if (i < way!.exchanges.length - 1 && !isOutcome(exchange.to)) at = exchange.to.position;
+    let chance = 1;
+    for (const [i, step] of way!.steps.entries()) {
+      const exchange = club.exchanges.find((one) => one.id === step.exchange)!;
+      expect(exchange.move).toBe(step.move);
+      expect(club.moves.find((move) => move.id === step.move)!.position).toBe(at);
+      chance *= step.chance;
+      if (i < way!.steps.length - 1 && !isOutcome(exchange.to)) at = exchange.to.position;
       else expect(exchange.to).toEqual({ outcome: way!.to });
     }
+    expect(way!.chance).toBeCloseTo(chance, 12);
+    expect(way!.chance + way!.countered).toBeLessThanOrEqual(1 + 1e-12);
+  });
+
+  it('takes a move’s chance from all that top does about it', () => {
+    const map = twoByTwo();
+    const solution = solveMap(map);
+    const play = playMap(solution);
+    const { way } = tellRound(map, {}, solution, play);
+    // Choke works with 0.8 against the one and 0.1 against the other reaction: as often as top does either.
+    const y = play.ordinary!.stages[0]![0]!.expected;
+    expect(way!.steps).toHaveLength(1);
+    expect(way!.chance).toBeCloseTo(Math.max(0.8 * y[0]! + 0.1 * y[1]!, 0.1 * y[0]! + 0.8 * y[1]!), 12);
   });
 
   it('is hurt most by what top does that takes most from its look', () => {

@@ -1,11 +1,10 @@
 import type { GuardMap } from '../model/map.ts';
-import { OUTCOMES, type Outcome } from '../model/outcome.ts';
 import type { ReactionRef } from '../model/reaction.ts';
-import { type BestChain, bestChains } from './bestChains.ts';
+import { bestWay, type Way } from './bestWay.ts';
 import { findHoles, type StakedHole } from './findHoles.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { ENDS, type End, outcomeOdds } from './outcomeOdds.ts';
-import { expectedOf, type LevelPlay, playMap } from './playMap.ts';
+import { type LevelPlay, playMap } from './playMap.ts';
 import { flowsOf, visitsOf, WAITING } from './plays.ts';
 import { type MapSolution, solveMap } from './solveMap.ts';
 
@@ -18,8 +17,8 @@ export interface RoundStory {
   ends: Record<End, number>;
   /** The moves without which a round would be worth least, and what it would lose, points. */
   livesOn: { move: string; loss: number }[];
-  /** The chain that brings most: its chance × what it ends in. Undefined where nothing good can be come to. */
-  way: (BestChain & { from: string; to: Outcome; points: number }) | undefined;
+  /** The way that brings most. Undefined where nothing good can be come to. */
+  way: Way | undefined;
   /** What top does that costs most: how often it comes up, and what it takes from what the look is worth, points. */
   hurts: { position: string; look: string; reaction: ReactionRef; rate: number; cost: number }[];
   /** The hole of which an answer brings most. */
@@ -30,6 +29,8 @@ export interface RoundStory {
 const TRIED = 6;
 const SAID = 2;
 const HURTS = 3;
+/** So many of the positions where rounds start most are tried for the best way. */
+const STARTS = 6;
 /** Less than this is nothing to speak of, points of a round. */
 const LEAST = 0.0005;
 
@@ -60,7 +61,14 @@ export function tellRound(
       number
     >,
     livesOn: livesOn(),
-    way: bestWay(),
+    way: bestWay(
+      play,
+      weights
+        .flatMap((weight, s) => (weight > 0 ? [{ s, weight }] : []))
+        .sort((x, y) => y.weight - x.weight || x.s - y.s)
+        .slice(0, STARTS)
+        .map(({ s }) => map.positions[s]!.id),
+    ),
     hurts: hurts(),
     hole: hole && hole.stake >= LEAST ? hole : undefined,
   };
@@ -80,31 +88,6 @@ export function tellRound(
       .filter(({ loss }) => loss >= LEAST)
       .sort((a, b) => b.loss - a.loss || (a.move < b.move ? -1 : 1))
       .slice(0, SAID);
-  }
-
-  function bestWay(): RoundStory['way'] {
-    const chained = { game: play.game, positions: expectedOf(solution, play) };
-    const starts = weights
-      .flatMap((weight, s) => (weight > 0 ? [{ s, weight }] : []))
-      .sort((a, b) => b.weight - a.weight || a.s - b.s)
-      .slice(0, HURTS);
-    const ways = starts.flatMap(({ s }) =>
-      OUTCOMES.flatMap((to) => {
-        const points = play.game.points[to];
-        if (points <= 0) return [];
-        const from = map.positions[s]!.id;
-        return bestChains(chained, { from, to: { outcome: to }, count: 1 }).map((chain) => ({
-          ...chain,
-          from,
-          to,
-          points,
-        }));
-      }),
-    );
-    return ways.reduce<RoundStory['way']>(
-      (best, way) => (best && best.chance * best.points >= way.chance * way.points ? best : way),
-      undefined,
-    );
   }
 
   function hurts(): RoundStory['hurts'] {

@@ -145,7 +145,8 @@ function lookAt(
   l: number,
 ): WeighedLook {
   const { moves, reactions, cells } = game.states[s]!.looks[l]!;
-  const payoff = ordinary?.stages[s]![l]!.judged ?? stageOf(built, values, s, l);
+  const stage = ordinary?.stages[s]?.[l];
+  const payoff = stage?.judged ?? stageOf(built, values, s, l);
   const worth = ordinary ? stageOf(built, played.values, s, l) : payoff;
   const matrix: LookMatrix = {
     moves: moves.map(({ id }) => id),
@@ -154,11 +155,11 @@ function lookAt(
     worth,
     exchanges: cells.map((line) => line.map(({ exchange }) => exchange?.id)),
   };
-  if (!ordinary) {
+  if (!ordinary || !stage) {
     const share = played.plays[s]!.reduce((sum, play) => (play.look === l ? sum + play.share : sum), 0);
     return { ...plan, share, matrix };
   }
-  const { row, column, expected, reply } = ordinary.stages[s]![l]!;
+  const { row, column, expected, reply } = stage;
   const brought = ordinary.plays[s]!.reduce(
     (sum, play) => (play.look === l ? sum + play.share * worth[play.m]![play.r]! : sum),
     0,

@@ -43,9 +43,7 @@ export function Chains({ map, weighing, options, at }: Props) {
         choices={OUTCOMES.map((value) => ({ value, name: OUTCOME_WORDS[value] }))}
         onChange={(value) => setOutcome(value as Outcome)}
       />
-      {chains?.length === 0 && (
-        <p className="mt-2">No chain leads there against a top who always knows best.</p>
-      )}
+      {chains?.length === 0 && <p className="mt-2">No chain leads there against what is expected of top.</p>}
       <ol className="list-unstyled mt-2" aria-label="Best chains" aria-busy={!chains}>
         {chains?.map(({ exchanges, chance, countered }) => (
           <li key={exchanges.join(' ')} className={styles.stake}>

@@ -1,34 +1,28 @@
 import {
   ENDS,
-  type End,
   type GuardMap,
-  OUTCOME_WORDS,
+  levelWords,
+  type PlayLevel,
   pointsText,
   signedPoints,
   type Weighing,
   type WeighOptions,
 } from '@aftersquall/core';
-import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
-import { Bar } from 'react-chartjs-2';
-import { useChartColours } from '../../theme/useChartColours.ts';
 import { SIMULATED, useSimulation } from '../../workers/weighQuestions.ts';
+import { HundredRounds } from './HundredRounds.tsx';
+import { endWords } from './storyWords.ts';
 import styles from './weigh.module.scss';
-
-Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
 
 interface Props {
   map: GuardMap;
   weighing: Weighing;
   options: WeighOptions;
   at: string;
+  level: PlayLevel;
 }
 
-const endName = (end: End): string =>
-  end === 'time' ? 'time runs out' : end === 'stuck' ? 'nothing more to do' : OUTCOME_WORDS[end];
-
 /** How rounds end from a position: exact, and by chance beside it. */
-export function Ends({ map, weighing, options, at }: Props) {
-  const { ink, own, grid } = useChartColours();
+export function Ends({ map, weighing, options, at, level }: Props) {
   const place = map.positions.findIndex(({ id }) => id === at);
   const played = useSimulation(map, options, place);
   const odds = weighing.odds.from[place];
@@ -37,34 +31,7 @@ export function Ends({ map, weighing, options, at }: Props) {
   return (
     <>
       <h2 className="mt-3">How rounds end from {map.positions[place]?.name}</h2>
-      <div style={{ height: 40 + shown.length * 30 }}>
-        <Bar
-          aria-label="Chance of each end"
-          role="img"
-          data={{
-            labels: shown.map(endName),
-            datasets: [
-              {
-                data: shown.map((end) => Math.round(odds[end] * 1000) / 10),
-                backgroundColor: own,
-              },
-            ],
-          }}
-          options={{
-            indexAxis: 'y',
-            maintainAspectRatio: false,
-            animation: false,
-            plugins: { legend: { display: false } },
-            scales: {
-              x: {
-                ticks: { color: ink, callback: (value) => `${value} %` },
-                grid: { color: grid },
-              },
-              y: { ticks: { color: ink }, grid: { display: false } },
-            },
-          }}
-        />
-      </div>
+      <HundredRounds chances={odds} />
       <table className={`${styles.ends} mt-2`}>
         <caption className="visually-hidden">Chance of each end</caption>
         <thead>
@@ -77,7 +44,7 @@ export function Ends({ map, weighing, options, at }: Props) {
         <tbody>
           {shown.map((end) => (
             <tr key={end}>
-              <th scope="row">{endName(end)}</th>
+              <th scope="row">{endWords(end)}</th>
               <td>{(odds[end] * 100).toFixed(1)}</td>
               <td className="soft">
                 {played
@@ -113,8 +80,8 @@ export function Ends({ map, weighing, options, at }: Props) {
         {weighing.odds.exchanges[place]!.toFixed(1)} exchanges, {Math.round(weighing.odds.seconds[place]!)} s.
       </p>
       <p className="soft small">
-        Bottom keeps to the plan, top{' '}
-        {weighing.trust > 0 ? 'does what is expected of this opponent' : 'knows best all the time'}. Played:{' '}
+        With {levelWords(level)}
+        {weighing.trust > 0 && ', this opponent’s habits as far as they are trusted'}. Played:{' '}
         {SIMULATED.toLocaleString('en')} rounds by chance, with their standard error.
       </p>
     </>

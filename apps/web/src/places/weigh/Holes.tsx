@@ -23,6 +23,9 @@ import styles from './weigh.module.scss';
 
 /** So many are listed of each kind. */
 const MOST = 20;
+/** So many slopes and drills are listed. */
+const SLOPES = 5;
+const DRILLS = 8;
 /** A stake below this shows as nothing. */
 const LEAST = 0.0005;
 /** So many proposals stand beside a hole. */
@@ -37,7 +40,7 @@ interface Props {
   onView: (view: InsightView) => void;
 }
 
-/** Holes by what they cost, and which of the guessed chances matter most. */
+/** Holes by what an answer brings, what a minute of drilling is worth, and which of the guessed chances matter most. */
 export function Holes({ map, weighing, options, settled, asked, onView }: Props) {
   const index = indexMap(map);
   const { holes: exact, done } = useExactHoles(map, options);
@@ -52,7 +55,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
   };
   return (
     <>
-      <h2 className="mt-3">Holes by what they cost</h2>
+      <h2 className="mt-3">Holes by what an answer brings</h2>
       {holes.length > 0 && <Explained term="hole" />}
       {holes.length === 0 && <p>No hole under these rules.</p>}
       {costly.length > 0 && !exact && (
@@ -66,15 +69,30 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
       <HoleList map={map} holes={costly.slice(0, MOST)} />
       {rest.length > 0 && (
         <details className="mb-3">
-          <summary>
-            {rest.length} more that {rest.length === 1 ? 'costs' : 'cost'} nothing as the plan stands
-          </summary>
+          <summary>{rest.length} more where an answer would bring nothing</summary>
           <HoleList map={map} holes={rest.slice(0, MOST)} />
         </details>
       )}
+      <h2>What a minute of drilling is worth</h2>
+      <p className="soft small mb-1">
+        Points a round for the first minute: what an exchange brings, how often it comes up, and how much
+        practice still moves it. At most three of one move.
+      </p>
+      <ol className="list-unstyled" aria-label="What a minute of drilling is worth">
+        {weighing.drills.slice(0, DRILLS).map(({ exchange: id, worth }) => (
+          <li key={id} className={styles.stake}>
+            <b>{signedPoints(worth, 4)}</b>
+            <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{exchangeName(map, id)}</Link>
+            <small className="soft">
+              {(weighing.visits[id] ?? 0).toFixed(2)} times a round, works{' '}
+              {Math.round(index.exchange.get(id)!.chance * 100)} %
+            </small>
+          </li>
+        ))}
+      </ol>
       <h2>Guesses that matter most</h2>
       <ol className="list-unstyled" aria-label="Guesses that matter most">
-        {weighing.sensitivity.map(({ exchange: id, slope }) => {
+        {weighing.sensitivity.slice(0, SLOPES).map(({ exchange: id, slope }) => {
           const exchange = index.exchange.get(id)!;
           return (
             <li key={id} className={styles.stake}>
@@ -105,7 +123,7 @@ function HoleList({ map, holes }: { map: GuardMap; holes: readonly StakedHole[] 
 }
 
 function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
-  const { position, move, reaction, stake, visits, exact } = hole;
+  const { position, move, reaction, stake, spot, visits, exact } = hole;
   const index = indexMap(map);
   const cell = `${mapAddress(map.id)}?view=board&cell=${move}.${reactionKey(reaction ?? 'none')}&sel=move.${move}`;
   const proposals = useMemo(
@@ -125,7 +143,8 @@ function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
           : 'does whatever top does'}
       </Link>
       <small className="soft">
-        {index.position.get(position)?.name}, {visits.toFixed(2)} times a round
+        {index.position.get(position)?.name}, {visits.toFixed(2)} times a round; on the spot{' '}
+        {signedPoints(spot)}
       </small>
       {proposals.map((proposal) => (
         <small key={proposal.move.id} className={styles.proposal}>

@@ -63,7 +63,9 @@ export function Insights(props: Props) {
       )}
       {view === 'dilemmas' && <Dilemmas map={weighedMap} weighing={weighing} onPick={onPick} />}
       {view === 'rests' && <Rests map={map} options={options} />}
-      {view === 'ends' && <Ends map={weighedMap} weighing={weighing} options={options} at={at} />}
+      {view === 'ends' && (
+        <Ends map={weighedMap} weighing={weighing} options={options} at={at} level={asked.level} />
+      )}
       {view === 'chains' && <Chains map={weighedMap} weighing={weighing} options={options} at={at} />}
     </section>
   );

@@ -1,10 +1,13 @@
 import {
   type GuardMap,
   indexMap,
+  levelWords,
+  type PlayLevel,
   pointsText,
   type ReactionRef,
   reactionKey,
   reactionName,
+  signedPoints,
   type Weighing,
   worthReason,
 } from '@aftersquall/core';
@@ -18,6 +21,7 @@ import styles from './weigh.module.scss';
 interface Props {
   map: GuardMap;
   weighing: Weighing;
+  level: PlayLevel;
   /** Another what-if that it is laid beside. */
   beside: { name: string; weighing: Weighing } | undefined;
   at: string;
@@ -27,11 +31,11 @@ interface Props {
 const NARROW = '(max-width: 1000px)';
 
 /** One position opened: its looks, the plan in words, the matrix behind it, and from each cell the exchange. */
-export function PositionPlan({ map, weighing, beside, at }: Props) {
+export function PositionPlan({ map, weighing, level, beside, at }: Props) {
   const index = indexMap(map);
   const value = weighing.positions.find(({ position }) => position === at);
   const here = useRef<HTMLElement>(null);
-  const shown = useRef(at);
+  const shown = useRef('');
   // On a narrow screen the plan stands below the values: picking one there leads to it.
   useEffect(() => {
     if (shown.current !== at && matchMedia(NARROW).matches) here.current?.scrollIntoView();
@@ -47,13 +51,25 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
         <Link to={`${mapAddress(map.id)}?sel=position.${at}`}>{index.position.get(at)?.name}</Link>
       </h2>
       <p>
-        Worth <b>{pointsText(value.value)}</b>
-        {value.ifAnswered - value.value > 0.005 && <> ({pointsText(value.ifAnswered)} if answered)</>}, comes
-        up {value.visits.toFixed(2)} times a round.
+        A round from here: <b>{signedPoints(value.value)}</b> points
+        {value.ifAnswered - value.value > 0.005 && <> ({pointsText(value.ifAnswered)} if answered)</>}, with{' '}
+        {levelWords(level)}
+        {level.top !== 'knows best' && (
+          <span className="soft"> ({pointsText(value.knowsBest)} if both know best)</span>
+        )}
+        . It comes up {value.visits.toFixed(2)} times a round.
         {value.best === undefined && ' Waiting is the best there is.'}
       </p>
       <Why map={map} value={value} />
-      {beside && <Beside map={map} name={beside.name} weighing={beside.weighing} at={at} />}
+      {beside && (
+        <Beside
+          map={map}
+          name={beside.name}
+          weighing={beside.weighing}
+          at={at}
+          human={level.top !== 'knows best'}
+        />
+      )}
       {endless && (
         <p className="hazard">
           From here nothing ends a round but time: the plan goes round in circles. Give one of its exchanges
@@ -70,8 +86,11 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
           <h3>
             {plan.name} <span className="soft">{pointsText(plan.value)}</span>
             {plan.look === value.best && <span className="chip on ms-2">the plan</span>}
+            {plan.share > 0.005 && plan.share < 0.995 && (
+              <small className="soft ms-2">shown {Math.round(plan.share * 100)} % of the time</small>
+            )}
           </h3>
-          <p className="mb-1">{planWords(map, plan)}</p>
+          <p className="mb-1">{planWords(map, plan, level.top !== 'knows best')}</p>
           <MoveHazards map={map} moves={plan.matrix.moves} />
           {plan.overSingle > 0.005 && (
             <p className={styles.dilemma}>
@@ -106,7 +125,7 @@ export function PositionPlan({ map, weighing, beside, at }: Props) {
                       {index.move.get(move)?.name}
                       <ShareBar share={plan.moves.find(({ what }) => what === move)?.share ?? 0} />
                     </th>
-                    {plan.matrix.payoff[m]!.map((payoff, r) => {
+                    {plan.matrix.worth[m]!.map((payoff, r) => {
                       const exchange = plan.matrix.exchanges[m]![r];
                       return (
                         <td key={`${move} ${r}`} className={exchange ? '' : 'hole'}>
@@ -160,11 +179,13 @@ function Beside({
   name,
   weighing,
   at,
+  human,
 }: {
   map: GuardMap;
   name: string;
   weighing: Weighing;
   at: string;
+  human: boolean;
 }) {
   const there = weighing.positions.find(({ position }) => position === at);
   if (!there) return null;
@@ -172,7 +193,7 @@ function Beside({
   return (
     <p className="beside">
       In “{name}” it is worth <b>{pointsText(there.value)}</b> and comes up {there.visits.toFixed(2)} times a
-      round. {plan ? `${plan.name}: ${planWords(map, plan)}` : 'Waiting is the best there is.'}
+      round. {plan ? `${plan.name}: ${planWords(map, plan, human)}` : 'Waiting is the best there is.'}
     </p>
   );
 }

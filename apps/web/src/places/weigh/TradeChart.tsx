@@ -49,8 +49,9 @@ export function TradeChart({ weighing, trust }: { weighing: Weighing; trust: num
         />
       </div>
       <p className="small">
-        <b>{pointsText(now.gain)}</b> points a round if the habits hold, <b>{pointsText(now.worst)}</b> if
-        this one turns out to know best.
+        As you play it at this level: <b>{pointsText(weighing.gain)}</b> points a round if the habits hold,{' '}
+        <b>{pointsText(weighing.worst)}</b> if this one turns out to know best. The lines are those of a plan
+        kept to without a slip.
       </p>
     </>
   );

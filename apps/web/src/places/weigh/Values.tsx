@@ -1,9 +1,10 @@
-import { pointsText, signedPoints, type Weighing } from '@aftersquall/core';
+import { levelWords, type PlayLevel, pointsText, signedPoints, type Weighing } from '@aftersquall/core';
 import { Explained } from '../../components/Explained.tsx';
 import styles from './weigh.module.scss';
 
 interface Props {
   weighing: Weighing;
+  level: PlayLevel;
   /** Another what-if that it is laid beside. */
   beside: { name: string; weighing: Weighing } | undefined;
   names: ReadonlyMap<string, string>;
@@ -15,7 +16,7 @@ interface Props {
 const SAME = 0.005;
 
 /** Every position with its value, twice where that differs: as mapped, and as if its holes were answered. */
-export function Values({ weighing, beside, names, at, onPick }: Props) {
+export function Values({ weighing, level, beside, names, at, onPick }: Props) {
   const sorted = [...weighing.positions].sort((a, b) => b.value - a.value);
   const scale = Math.max(
     1,
@@ -23,10 +24,7 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
   );
   const share = (value: number) => `${(value / scale) * 50}%`;
   const others = new Map(beside?.weighing.positions.map(({ position, value }) => [position, value]));
-  const against =
-    weighing.trust > 0
-      ? `${pointsText(weighing.gain)} against this opponent’s habits, ${pointsText(weighing.worst)} against a top who always knows best.`
-      : 'Against a top who always knows best.';
+  const human = level.top !== 'knows best';
   return (
     <section className={styles['weigh-column']} aria-label="Values">
       <p className="entry-value">
@@ -41,10 +39,26 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
         </p>
       )}
       <p className="soft small">
-        {against} {Math.round(weighing.guessed * 100)} % of it rests on the coach’s guesses.
+        With {levelWords(level)}
+        {human && `; ${pointsText(weighing.knowsBest.entry)} if both know best`}.{' '}
+        {weighing.trust > 0 && `${pointsText(weighing.gain)} against this opponent’s habits. `}
+        {(human || weighing.trust > 0) &&
+          `${pointsText(weighing.worst)} if they turn out to know best and you keep to this. `}
+        {Math.round(weighing.guessed * 100)} % of it rests on the coach’s guesses.
       </p>
       <ol className={`list-unstyled ${styles.values}`}>
-        {sorted.map(({ position, value, ifAnswered, visits }) => {
+        <li>
+          <button
+            type="button"
+            className={at === '' ? 'on' : ''}
+            aria-pressed={at === ''}
+            onClick={() => onPick('')}
+          >
+            <b>The whole round</b>
+            <span className="numbers">{pointsText(weighing.entry)}</span>
+          </button>
+        </li>
+        {sorted.map(({ position, value, knowsBest, ifAnswered, visits }) => {
           const change = beside && value - (others.get(position) ?? 0);
           return (
             <li key={position}>
@@ -55,7 +69,10 @@ export function Values({ weighing, beside, names, at, onPick }: Props) {
                 onClick={() => onPick(position)}
               >
                 <span className="clip">{names.get(position)}</span>
-                <span className="numbers" title={`comes up ${visits.toFixed(2)} times a round`}>
+                <span
+                  className="numbers"
+                  title={`comes up ${visits.toFixed(2)} times a round; worth ${pointsText(knowsBest)} if both know best`}
+                >
                   {pointsText(value)}
                   {change !== undefined
                     ? Math.abs(change) > SAME && (

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { LevelChoice } from '../../components/LevelChoice.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
@@ -14,6 +15,7 @@ import { CannotWeigh } from './CannotWeigh.tsx';
 import { Insights } from './Insights.tsx';
 import { INSIGHT_VIEWS, type InsightView } from './insightViews.ts';
 import { PositionPlan } from './PositionPlan.tsx';
+import { RoundStoryPane } from './RoundStoryPane.tsx';
 import { ScenarioBar } from './ScenarioBar.tsx';
 import { TakeAlong } from './TakeAlong.tsx';
 import { TopSheet } from './TopSheet.tsx';
@@ -47,8 +49,10 @@ export function WeighPlace() {
   const view = INSIGHT_VIEWS.find((one) => one === params.get('see')) ?? 'holes';
   const names = useMemo(() => new Map(weighedMap.positions.map(({ id, name }) => [id, name])), [weighedMap]);
   const picked = params.get('at') ?? '';
-  const at = names.has(picked) ? picked : weighing ? mainEntry(weighedMap, weighing) : '';
-  const pick = (id: string) => set({ at: id });
+  // Without a position the round itself is told; what asks for one takes the main entry.
+  const shown = names.has(picked) ? picked : '';
+  const at = shown || (weighing ? mainEntry(weighedMap, weighing) : '');
+  const pick = (id: string) => set({ at: id || undefined });
   useHotkeys('t', () => set({ as: asTop ? undefined : 'top' }), { useKey: true });
 
   return (
@@ -67,6 +71,7 @@ export function WeighPlace() {
         />
         <ApparelChoice withKey />
         <RulesChoice inBar />
+        <LevelChoice />
         <ScenarioBar map={map} asked={asked} />
         <span className="push" />
         <SaveState />
@@ -89,11 +94,33 @@ export function WeighPlace() {
             className={`${styles['weigh-body']} ${stale ? 'stale' : ''} ${asTop ? 'as-top' : ''}`}
             aria-busy={stale}
           >
-            <Values weighing={weighing} beside={comparison} names={names} at={at} onPick={pick} />
+            <Values
+              weighing={weighing}
+              level={asked.level}
+              beside={comparison}
+              names={names}
+              at={asTop ? at : shown}
+              onPick={pick}
+            />
             {asTop ? (
               <TopSheet map={weighedMap} weighing={weighing} at={at} onPick={pick} />
+            ) : shown ? (
+              <PositionPlan
+                map={weighedMap}
+                weighing={weighing}
+                level={asked.level}
+                beside={comparison}
+                at={shown}
+              />
             ) : (
-              <PositionPlan map={weighedMap} weighing={weighing} beside={comparison} at={at} />
+              <RoundStoryPane
+                map={weighedMap}
+                options={question.options}
+                level={asked.level}
+                system={params.get('in') ?? ''}
+                onSystem={(system) => set({ in: system })}
+                onPick={pick}
+              />
             )}
             <Insights
               map={map}

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, pointsText, solveMap } from '@aftersquall/core';
+import { parseMapFile, pointsText, solveMap, weighMap } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
 import { mixWords, planWords, reasonWords } from './planWords.ts';
 
@@ -24,6 +24,15 @@ describe('a plan in words', () => {
     );
     expect(words).toContain('Top does best when top');
     expect(words).toContain(`That leaves ${pointsText(plan.value)} points.`);
+  });
+
+  it('says what two who do not know best do mostly, and leaves out what they do now and then', () => {
+    const { positions } = weighMap(map);
+    const plan = positions.find(({ position }) => position === 'x-guard')!.looks[0]!;
+    const words = planWords(map, plan, true);
+    expect(words).toContain('Mostly top');
+    const name = (id: string) => map.moves.find((move) => move.id === id)!.name;
+    for (const { what, share } of plan.moves) expect(words.includes(`“${name(what)}”`)).toBe(share >= 0.12);
   });
 
   it('says why a position is worth what it is, down to the exchange that makes it', () => {

@@ -30,19 +30,42 @@ const habitsKnown = ({ reactions, expected }: LookPlan): boolean =>
   expected.length !== reactions.length ||
   expected.some(({ what, share }, i) => what !== reactions[i]!.what || share !== reactions[i]!.share);
 
-/** What to do from a look and what a perfect top does about it, as a coach would say it. */
-export function planWords(map: GuardMap, plan: LookPlan): string {
+/** Moves that a human bottom shows less often than this are not said, nor what a human top does less often beside its main answer. */
+const RARE = 0.12;
+const BESIDE_MAIN = 0.75;
+const MOST_ANSWERS = 3;
+
+/** A plan as far as it is worth saying: two who do not know best do a little of everything. */
+function main(plan: LookPlan): LookPlan {
+  const most = Math.max(...plan.reactions.map(({ share }) => share));
+  const moves = plan.moves.filter(({ share }) => share >= RARE);
+  return {
+    ...plan,
+    moves: moves.length > 0 ? moves : plan.moves,
+    reactions: plan.reactions
+      .filter(({ share }) => share >= most * BESIDE_MAIN)
+      .sort((a, b) => b.share - a.share)
+      .slice(0, MOST_ANSWERS),
+  };
+}
+
+/**
+ * What to do from a look and what top does about it, as a coach would say it.
+ * @param human whether the two do not know best: then what they do mostly is said
+ */
+export function planWords(map: GuardMap, whole: LookPlan, human = false): string {
+  const plan = human ? main(whole) : whole;
   const index = indexMap(map);
   const move = (id: string) => `“${index.move.get(id)?.name ?? id}”`;
   const met = plan.reactions.map(({ what }) => reactionName(map, what));
   const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
   const points = `${pointsText(plan.value)} points`;
-  const leaves = habitsKnown(plan)
+  const leaves = habitsKnown(whole)
     ? `As far as the habits are trusted that is worth ${points}.`
     : `That leaves ${points}.`;
   const top =
     met.length > 0
-      ? `Top does best when ${joinWords(met.map((name) => `top ${lower(name)}`))}.`
+      ? `${human ? 'Mostly' : 'Top does best when'} ${joinWords(met.map((name) => `top ${lower(name)}`))}.`
       : 'Nobody has said what top does about it.';
   const [reply] = plan.replies;
   if (plan.timing === 'seen' && reply && plan.replies.every(({ move: id }) => id === reply.move))

@@ -45,6 +45,7 @@ export function useWhatIf(map: GuardMap) {
 
   return {
     whatIf,
+    level,
     question,
     /** Whether what is asked is neither the map as it is nor a scenario as it is kept. */
     changed: Boolean(elsewhere) || isChanged(changes, from),

@@ -1,0 +1,35 @@
+import type { End } from '@aftersquall/core';
+import { hundredOf } from './hundredOf.ts';
+import styles from './roundStory.module.scss';
+import { endWords, shortEndWords } from './storyWords.ts';
+
+/** A part as wide as this many rounds has room for its name. */
+const ROOM = 11;
+
+/** What becomes of a hundred rounds, as one bar: ours, nobody's, theirs; what has no room in it is named below. */
+export function HundredRounds({ chances }: { chances: Record<End, number> }) {
+  const parts = hundredOf(chances);
+  const narrow = parts.filter(({ rounds }) => rounds < ROOM);
+  return (
+    <figure className={styles.hundred} aria-label="What becomes of a hundred rounds">
+      <div>
+        {parts.map(({ end, side, rounds }) => (
+          <span
+            key={end}
+            className={styles[side]}
+            style={{ flexGrow: rounds }}
+            title={`${rounds} of a hundred: ${endWords(end)}`}
+          >
+            <b>{rounds >= 3 ? rounds : ''}</b>
+            {rounds >= ROOM && <small>{shortEndWords(end)}</small>}
+          </span>
+        ))}
+      </div>
+      {narrow.length > 0 && (
+        <figcaption className="soft small">
+          {narrow.map(({ end, rounds }) => `${rounds} ${endWords(end)}`).join(' · ')}
+        </figcaption>
+      )}
+    </figure>
+  );
+}

@@ -1,0 +1,44 @@
+import { readFileSync } from 'node:fs';
+import { parseMapFile, playMap, solveMap, tellRound } from '@aftersquall/core';
+import { describe, expect, it } from 'vitest';
+import { hundredOf } from './hundredOf.ts';
+import { hurtWords, livesOnWords, rateWords, stepWords, wayWords } from './storyWords.ts';
+
+const map = parseMapFile(
+  readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
+);
+const solution = solveMap(map);
+const story = tellRound(map, {}, solution, playMap(solution));
+
+describe('the words of a round', () => {
+  it('say how often as one would', () => {
+    expect(rateWords(1.31)).toBe('1.3 times a round');
+    expect(rateWords(0.125)).toBe('once in 8 rounds');
+    expect(rateWords(0.7)).toBe('once in 2 rounds');
+    expect(rateWords(0)).toBe('never');
+  });
+
+  it('name the place with every move and reaction', () => {
+    expect(livesOnWords(map, story.livesOn[0]!)).toMatch(/^“.+” from “.+”: without it/);
+    expect(hurtWords(map, story.hurts[0]!)).toMatch(/^Top [a-z].+ in “.+”, .+\.$/);
+    expect(wayWords({ ...story.way!, chance: 0.31, countered: 0.08, to: 'top-mount' })).toContain(
+      'If you keep to it, 31 in a hundred end on top in mount; 8 in a hundred are passed',
+    );
+    const step = stepWords(map, story.way!.steps[0]!.exchange);
+    expect(step.position.id).toBe(story.way!.from);
+  });
+
+  it('make a hundred rounds of the chances, no more and no fewer', () => {
+    const parts = hundredOf(story.ends);
+    expect(parts.reduce((sum, { rounds }) => sum + rounds, 0)).toBe(100);
+    for (const { end, rounds } of parts) expect(Math.abs(rounds - story.ends[end] * 100)).toBeLessThan(1);
+    const thirds = hundredOf({ ...zero(), submission: 1 / 3, passed: 1 / 3, time: 1 / 3 });
+    expect(thirds.map(({ end, rounds }) => [end, rounds])).toEqual([
+      ['submission', 34],
+      ['time', 33],
+      ['passed', 33],
+    ]);
+  });
+});
+
+const zero = () => Object.fromEntries(Object.keys(story.ends).map((end) => [end, 0])) as typeof story.ends;

@@ -1,0 +1,84 @@
+import {
+  type End,
+  type GuardMap,
+  indexMap,
+  landingWords,
+  OUTCOME_WORDS,
+  type Outcome,
+  type RoundStory,
+  reactionName,
+} from '@aftersquall/core';
+
+const lower = (text: string): string => text.replace(/^./, (first) => first.toLowerCase());
+
+/** How often something comes up, as one would say it: "once in 8 rounds", "1.3 times a round". */
+export function rateWords(rate: number): string {
+  if (rate >= 0.95) return `${rate.toFixed(1)} times a round`;
+  return rate > 0 ? `once in ${Math.max(2, Math.round(1 / rate))} rounds` : 'never';
+}
+
+export const endWords = (end: End): string =>
+  end === 'time' ? 'time runs out' : end === 'stuck' ? 'nothing more to do' : OUTCOME_WORDS[end];
+
+const SHORT: Partial<Record<End, string>> = {
+  'top-side': 'side control',
+  'top-mount': 'mount',
+  'top-guard': 'on top, in guard',
+  neutral: 'apart',
+  entangled: 'entangled',
+  recovered: 'recovered',
+  passed: 'passed',
+  time: 'time out',
+  stuck: 'stuck',
+};
+/** The same where there is little room. */
+export const shortEndWords = (end: End): string => SHORT[end] ?? endWords(end);
+
+/** What a round lives on, as a sentence. */
+export function livesOnWords(map: GuardMap, { move }: RoundStory['livesOn'][number]): string {
+  const index = indexMap(map);
+  const known = index.move.get(move)!;
+  return `“${known.name}” from “${index.position.get(known.position)!.name}”: without it a round loses this much.`;
+}
+
+/** An outcome as what a round ends in: "end on the back", "end with a submission". */
+const endingWords = (to: Outcome): string =>
+  to === 'submission'
+    ? 'with a submission'
+    : to === 'top-knee-on-belly'
+      ? 'with knee on belly'
+      : OUTCOME_WORDS[to];
+
+/** What the best way through brings, as a sentence. */
+export function wayWords({ chance, countered, to }: NonNullable<RoundStory['way']>): string {
+  const of = (share: number) => `${Math.round(share * 100)} in a hundred`;
+  const bad = countered >= 0.005 ? `; ${of(countered)} are passed, swept or caught on the way` : '';
+  return `If you keep to it, ${of(chance)} end ${endingWords(to)}${bad}.`;
+}
+
+export function hurtWords(map: GuardMap, { position, reaction, rate }: RoundStory['hurts'][number]): string {
+  const at = indexMap(map).position.get(position)!.name;
+  return `Top ${lower(reactionName(map, reaction))} in “${at}”, ${rateWords(rate)}.`;
+}
+
+export function holeWords(
+  map: GuardMap,
+  { position, move, reaction }: NonNullable<RoundStory['hole']>,
+): string {
+  const index = indexMap(map);
+  const met = reaction ? `top ${lower(reactionName(map, reaction))}` : 'top does whatever top does';
+  return `“${index.move.get(move)!.name}” in “${index.position.get(position)!.name}” when ${met}.`;
+}
+
+/** One step of a way by an exchange of it: where, what is done, what it is met with, where it leads. */
+export function stepWords(map: GuardMap, id: string) {
+  const index = indexMap(map);
+  const exchange = index.exchange.get(id)!;
+  const move = index.move.get(exchange.move)!;
+  return {
+    position: index.position.get(move.position)!,
+    name: move.name,
+    met: exchange.reaction === 'none' ? 'top is late' : `top ${lower(reactionName(map, exchange.reaction))}`,
+    landing: landingWords(map, exchange.to),
+  };
+}
