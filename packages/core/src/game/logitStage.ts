@@ -65,42 +65,54 @@ function hiddenStage(payoff: readonly (readonly number[])[], bottom: number, top
   const rows = payoff.length;
   const columns = payoff[0]!.length;
   // The same game seen from the other side has as many unknowns as the other player has choices: the fewer, the better.
-  const column =
-    rows < columns
-      ? saddleShares(
-          Float64Array.from({ length: rows * columns }, (_, k) => -payoff[k % rows]![(k / rows) | 0]!),
-          columns,
-          rows,
-          top,
-          bottom,
-        )
-      : saddleShares(Float64Array.from(payoff.flat()), rows, columns, bottom, top);
-  const flipped = payoff[0]!.map((_, r) => payoff.map((row) => -row[r]!));
-  const y = rows < columns ? softmax(times(flipped, column).map((a) => a / top)) : column;
-  const row = softmax(times(payoff, y).map((a) => a / bottom));
-  const against = times(flipped, row);
-  const toColumn = times(payoff, y).map((a) => a / bottom);
-  const upper = bottom * logMean(toColumn) + top * divergence(y);
-  const lower = -top * logMean(against.map((a) => a / top)) - bottom * divergence(row);
-  return { row, column: y, reply: [], value: dot(row, times(payoff, y)), soft: upper, gap: upper - lower };
+  const turned = rows < columns;
+  const newton = turned ? newtonFor(columns, rows) : newtonFor(rows, columns);
+  for (let m = 0; m < rows; m++)
+    for (let r = 0; r < columns; r++)
+      if (turned) newton.a[r * rows + m] = -payoff[m]![r]!;
+      else newton.a[m * columns + r] = payoff[m]![r]!;
+  const solved = saddleShares(newton, turned ? top : bottom, turned ? bottom : top);
+  const toColumns = (row: readonly number[]) =>
+    payoff[0]!.map((_, r) => {
+      let sum = 0;
+      for (let m = 0; m < rows; m++) sum += payoff[m]![r]! * row[m]!;
+      return sum;
+    });
+  const column = turned ? softmax(toColumns(solved).map((a) => -a / top)) : solved;
+  const brought = payoff.map((line) => dot(line, column));
+  const row = softmax(brought.map((a) => a / bottom));
+  const upper = bottom * logMean(brought.map((a) => a / bottom)) + top * divergence(column);
+  const lower = -top * logMean(toColumns(row).map((a) => -a / top)) - bottom * divergence(row);
+  return { row, column, reply: [], value: dot(row, brought), soft: upper, gap: upper - lower };
 }
 
 /**
  * The column mix that minimises F(y) = τb·ln mean e^(Ay/τb) + τt·KL(y‖p), by Newton's method. Where it does not get there
  * from uniform shares (a choice that is sharp beside the payoffs), the softness is halved towards what is asked.
- * @param a payoffs, row by row: m rows of n
  */
-function saddleShares(a: Float64Array, m: number, n: number, bottom: number, top: number): number[] {
-  const at = createNewton(a, m, n);
-  if (!at.solve(bottom, top)) {
+function saddleShares(newton: Newton, bottom: number, top: number): number[] {
+  const { a, log, solve } = newton;
+  log.fill(0);
+  if (!solve(bottom, top)) {
     const spread = Math.max(...a) - Math.min(...a);
-    at.log.fill(0);
+    log.fill(0);
     for (let factor = Math.max(1, spread / Math.min(bottom, top) / 4); ; factor = Math.max(1, factor / 2)) {
-      at.solve(bottom * factor, top * factor);
+      solve(bottom * factor, top * factor);
       if (factor === 1) break;
     }
   }
-  return softmax([...at.log]);
+  return softmax([...log]);
+}
+
+type Newton = ReturnType<typeof createNewton>;
+
+/** One for each size of a game: a map has thousands of looks of a few sizes, and a solve leaves nothing that is needed. */
+const made = new Map<string, Newton>();
+function newtonFor(m: number, n: number): Newton {
+  const key = `${m} ${n}`;
+  const known = made.get(key) ?? createNewton(m, n);
+  made.set(key, known);
+  return known;
 }
 
 /** Shares and what they bring at some log-shares: x ∝ e^(Ay/τb), the residual R, and F. */
@@ -117,7 +129,9 @@ interface Point {
  * Newton's method on log-shares η: with x = softmax(Ay/τb), X = diag x − xxᵀ and Y = diag y − yyᵀ the residual
  * R = η + Aᵀx/τt has the derivative I + AᵀXAY/(τb·τt), and the step it gives goes down in F.
  */
-function createNewton(a: Float64Array, m: number, n: number) {
+function createNewton(m: number, n: number) {
+  /** Payoffs, row by row. */
+  const a = new Float64Array(m * n);
   const point = (): Point => ({
     log: new Float64Array(n),
     x: new Float64Array(m),
@@ -213,7 +227,7 @@ function createNewton(a: Float64Array, m: number, n: number) {
     log.set(now.log);
     return true;
   }
-  return { log, solve };
+  return { a, log, solve };
 }
 
 /** Shares by e^value, into `out`, which may be the same; returns ln of the sum of e^value. */
@@ -253,10 +267,11 @@ function logMean(values: readonly number[]): number {
 const divergence = (shares: readonly number[]): number =>
   shares.reduce((sum, share) => (share > 0 ? sum + share * Math.log(share * shares.length) : sum), 0);
 
-const dot = (a: readonly number[], b: readonly number[]): number =>
-  a.reduce((sum, value, i) => sum + value * b[i]!, 0);
-const times = (matrix: readonly (readonly number[])[], vector: readonly number[]): number[] =>
-  matrix.map((row) => dot(row, vector));
+function dot(a: readonly number[], b: readonly number[]): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
+  return sum;
+}
 
 /**
  * Solves a small linear system by elimination with row pivots.
