@@ -79,13 +79,6 @@ export { fieldValue } from './documents/fieldValue.ts';
 export { type Issue, RefusedError } from './documents/issue.ts';
 export { commandOf, rebase } from './documents/rebase.ts';
 export { zodIssues } from './documents/zodIssues.ts';
-export { blockTime, classSeconds, trioSeconds } from './drill/blockTime.ts';
-export { chooseWithin } from './drill/chooseWithin.ts';
-export { coverArcs, coverBound } from './drill/coverArcs.ts';
-export { coverChains } from './drill/coverChains.ts';
-export { fillReps, type RepSum } from './drill/fillReps.ts';
-export { matRun, type Segment, segmentAt, segmentStart } from './drill/matRun.ts';
-export { type PlannedClass, planClass } from './drill/planClass.ts';
 export {
   type BookError,
   type BookFile,
@@ -112,6 +105,13 @@ export { shortestPaths } from './game/shortestPaths.ts';
 export { solveMatrixGame } from './game/solveMatrixGame.ts';
 export { solveStochasticGame } from './game/solveStochasticGame.ts';
 export type { StochasticGame } from './game/stochasticGame.ts';
+export { blockTime, classSeconds, trioSeconds } from './lesson/blockTime.ts';
+export { chooseWithin } from './lesson/chooseWithin.ts';
+export { coverArcs, coverBound } from './lesson/coverArcs.ts';
+export { coverChains } from './lesson/coverChains.ts';
+export { fillReps, type RepSum } from './lesson/fillReps.ts';
+export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';
+export { type PlannedClass, planClass } from './lesson/planClass.ts';
 export { allNames } from './model/allNames.ts';
 export { answerTo } from './model/answerTo.ts';
 export {

@@ -1,4 +1,4 @@
-import type { CoverInput } from '../drill/coverArcs.ts';
+import type { CoverInput } from '../lesson/coverArcs.ts';
 
 /** The flow bound of a cover as a linear program in the LP text format, for a general solver. */
 export function coverLp({ arcs, positions, entries, resetSeconds, coldStartSeconds }: CoverInput): string {

@@ -1,5 +1,5 @@
-import type { CoverInput } from '../drill/coverArcs.ts';
 import { seeded } from '../game/seeded.ts';
+import type { CoverInput } from '../lesson/coverArcs.ts';
 
 /** A random covering problem: a fifth of the arcs end the chain, some are loops, seconds are 3 to 15. */
 export function randomCover(

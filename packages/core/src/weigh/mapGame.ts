@@ -76,6 +76,8 @@ export interface MapGame {
   paceGamma: number;
   discount: number;
   rest: number;
+  /** What a position that is not in the game is worth, points, where only a part of a map is played. */
+  outside?: ((position: string) => number) | undefined;
   chanceOf(exchange: Exchange): number;
   gamma(seconds: number): number;
 }
@@ -259,10 +261,14 @@ export const driftOf = ({ rest, drift }: Position): Landing | undefined =>
 
 /** What a landing is worth once it is come to, points. */
 export const landingWorth = (
-  { place, points }: MapGame,
+  { place, points, outside }: MapGame,
   values: readonly number[],
   landing: Landing,
-): number => (isOutcome(landing) ? points[landing.outcome] : values[place.get(landing.position)!]!);
+): number => {
+  if (isOutcome(landing)) return points[landing.outcome];
+  const at = place.get(landing.position);
+  return at === undefined && outside ? outside(landing.position) : values[at!]!;
+};
 
 /** What waiting is worth: what the position says, what it drifts to, else what the map says. */
 export function waitingWorth(game: MapGame, values: readonly number[], position: Position): number {

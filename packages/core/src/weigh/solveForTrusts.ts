@@ -92,7 +92,7 @@ function entryWeights(map: GuardMap): number[] {
  * Solves the map with every hole worth the lesser of waiting and staying. Which of the two that is depends on the
  * values, so it is solved again with what the last values say, until nothing changes (at most five times).
  */
-function solveAsMapped(
+export function solveAsMapped(
   game: MapGame,
   trust: number,
   start: readonly number[] | undefined,

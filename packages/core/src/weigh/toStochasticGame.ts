@@ -29,7 +29,10 @@ export function toStochasticGame(
   const landed = (landing: Landing | undefined, here: number, gamma: number, chance: number): Flat => {
     const to = landing ?? { position: states[here]!.position.id };
     if (isOutcome(to)) return { payoff: chance * gamma * game.points[to.outcome], next: [] };
-    return { payoff: 0, next: [[place.get(to.position)!, (chance * gamma) / discount]] };
+    const at = place.get(to.position);
+    if (at === undefined && game.outside)
+      return { payoff: chance * gamma * game.outside(to.position), next: [] };
+    return { payoff: 0, next: [[at!, (chance * gamma) / discount]] };
   };
   return {
     discount,
