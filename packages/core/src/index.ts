@@ -92,6 +92,7 @@ export { type BookChange, takeBook } from './formats/book/takeBook.ts';
 export { isOutcomeWord, type LineError, type Named, parseAnswer, quoteName } from './formats/lineSyntax.ts';
 export { parseMapFile, printMapFile } from './formats/mapFile.ts';
 export { mapJsonSchema } from './formats/mapJsonSchema.ts';
+export { doseWords, printClass } from './formats/printClass.ts';
 export { printGraphml } from './formats/printGraphml.ts';
 export { callName, printLines } from './formats/printLines.ts';
 export { type LineChange, readAllLines } from './formats/readLines.ts';
@@ -105,22 +106,42 @@ export { shortestPaths } from './game/shortestPaths.ts';
 export { solveMatrixGame } from './game/solveMatrixGame.ts';
 export { solveStochasticGame } from './game/solveStochasticGame.ts';
 export type { StochasticGame } from './game/stochasticGame.ts';
+export { allotReps, gainOf } from './lesson/allotReps.ts';
+export { bestConnectedSet } from './lesson/bestConnectedSet.ts';
 export { blockTime, classSeconds, trioSeconds } from './lesson/blockTime.ts';
+export { chooseRepertoire } from './lesson/chooseRepertoire.ts';
 export { chooseWithin } from './lesson/chooseWithin.ts';
 export { coverArcs, coverBound } from './lesson/coverArcs.ts';
 export { coverChains } from './lesson/coverChains.ts';
+export { canSplit, duplicateBlock, resizeBlock, splitBlock } from './lesson/editBlock.ts';
 export { fillReps, type RepSum } from './lesson/fillReps.ts';
+export { forkCalls } from './lesson/forkCalls.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';
 export { type PlannedClass, planClass } from './lesson/planClass.ts';
+export { type LessonRequest, type PlannedLesson, planLesson } from './lesson/planLesson.ts';
+export { repertoireOf, repertoireValue } from './lesson/repertoire.ts';
 export { allNames } from './model/allNames.ts';
 export { answerTo } from './model/answerTo.ts';
 export {
   type Block,
+  type BlockKind,
+  blockLines,
+  blockName,
+  type DrilledBlock,
+  isDrilled,
+  isLive,
+  isPlayed,
+  type PlayedBlock,
+} from './model/blocks/blockKinds.ts';
+export { RESISTANCES } from './model/blocks/defineBlock.ts';
+export {
   CLASS_FORMAT,
   CLASS_VERSION,
   type ClassPlan,
   ClassSchema,
-  type DrilledBlock,
+  type Lesson,
+  METHODS,
+  type Method,
 } from './model/classPlan.ts';
 export { emptyClub } from './model/club.ts';
 export { CONTACTS, type Contact } from './model/contacts.ts';

@@ -7,6 +7,7 @@ import { Chains1764033600000 } from './migrations/1764033600000-Chains.ts';
 import { WhatIfs1764037200000 } from './migrations/1764037200000-WhatIfs.ts';
 import { Documents1764200000000 } from './migrations/1764200000000-Documents.ts';
 import { Mechanics1764300000000 } from './migrations/1764300000000-Mechanics.ts';
+import { BlockKinds1764400000000 } from './migrations/1764400000000-BlockKinds.ts';
 
 /**
  * How the database file is opened: WAL, every commit on disk before it is confirmed, foreign keys on, migrations run,
@@ -32,6 +33,7 @@ export function databaseOptions(file: string): DataSourceOptions {
       WhatIfs1764037200000,
       Documents1764200000000,
       Mechanics1764300000000,
+      BlockKinds1764400000000,
     ],
     migrationsRun: true,
     migrationsTransactionMode: 'each',

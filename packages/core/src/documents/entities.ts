@@ -1,4 +1,4 @@
-import type { Block } from '../model/classPlan.ts';
+import type { Block } from '../model/blocks/blockKinds.ts';
 import type { Athlete, Group, Mat, TermSlot } from '../model/club.ts';
 import type { EntityKind, EntityOf } from '../model/map.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';

@@ -1,4 +1,5 @@
-import type { Block, ClassPlan } from '../model/classPlan.ts';
+import { type Block, blockShape } from '../model/blocks/blockKinds.ts';
+import type { ClassPlan } from '../model/classPlan.ts';
 
 export interface BlockTime {
   /** How many take a turn as bottom in the largest group. */
@@ -18,15 +19,14 @@ export function largestGroup(people: number): number {
 
 type Room = Pick<ClassPlan, 'people' | 'changeOverSeconds'>;
 
-/** Time of one block: largest group × sides × reps × seconds per rep, the change-overs between, and the demonstration. */
+/** Time of one block: largest group × sides × seconds of a shift, the change-overs between, and the demonstration. */
 export function blockTime(block: Block, { people, changeOverSeconds }: Room): BlockTime {
-  if (block.kind === 'rest')
-    return { turns: 0, demo: 0, work: block.seconds, changeOvers: 0, total: block.seconds };
-  const turns = largestGroup(people);
-  const shifts = turns * block.sides;
-  const work = shifts * block.reps * block.secondsPerRep;
+  const { demo, work: shift, turns: taken, sides } = blockShape(block);
+  const turns = taken ? largestGroup(people) : 0;
+  const shifts = taken ? turns * sides : 1;
+  const work = shifts * shift;
   const changeOvers = (shifts - 1) * changeOverSeconds;
-  return { turns, demo: block.demoSeconds, work, changeOvers, total: block.demoSeconds + work + changeOvers };
+  return { turns, demo, work, changeOvers, total: demo + work + changeOvers };
 }
 
 /** Seconds that an odd number of people costs: in the trio three take a turn, and everybody waits for them. */

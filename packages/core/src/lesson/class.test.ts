@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Block, BlockSchema, CLASS_FORMAT, CLASS_VERSION, ClassSchema } from '../model/classPlan.ts';
+import { type Block, BlockSchema, isDrilled } from '../model/blocks/blockKinds.ts';
+import { CLASS_FORMAT, CLASS_VERSION, ClassSchema } from '../model/classPlan.ts';
 import { smallMap } from '../test/smallMap.ts';
 import { blockTime, classSeconds, largestGroup } from './blockTime.ts';
 import { chooseWithin } from './chooseWithin.ts';
@@ -10,7 +11,7 @@ import { planClass } from './planClass.ts';
 import { setupLength } from './setupLength.ts';
 
 const answer: Block = BlockSchema.parse({
-  kind: 'answer',
+  kind: 'link',
   id: 'b1',
   title: 'Gather',
   links: [{ exchange: 'gather-strip', move: 'Gather', seconds: 4 }],
@@ -79,7 +80,7 @@ describe('class arithmetic', () => {
 
 describe('the clock', () => {
   it('runs exactly as long as the class, all turns on one side before the other', () => {
-    const rest: Block = { kind: 'rest', id: 'r', title: 'Water', note: '', seconds: 60 };
+    const rest: Block = { kind: 'rest', id: 'r', title: 'Water', note: '', why: '', seconds: 60 };
     const plan = { people: 15, changeOverSeconds: 10, blocks: [answer, rest] };
     const run = matRun(plan);
     expect(run.reduce((sum, segment) => sum + segment.seconds, 0)).toBe(classSeconds(plan));
@@ -143,11 +144,11 @@ describe('planning a class', () => {
     expect(total).toBeLessThanOrEqual(30 * 60);
     expect(total).toBe(classSeconds({ people: 14, changeOverSeconds: 10, blocks }));
     const drilled = new Set(
-      blocks.flatMap((block) => (block.kind === 'rest' ? [] : block.links.map(({ exchange }) => exchange))),
+      blocks.flatMap((block) => (isDrilled(block) ? block.links.map(({ exchange }) => exchange) : [])),
     );
     expect([...drilled].sort()).toEqual(map.exchanges.map(({ id }) => id).sort());
     const more = blocks.map((block) =>
-      block.kind === 'rest' ? block : { ...block, reps: block.reps + (block.kind === 'setup' ? 3 : 1) },
+      isDrilled(block) ? { ...block, reps: block.reps + (block.kind === 'setup' ? 3 : 1) } : block,
     );
     expect(classSeconds({ people: 14, changeOverSeconds: 10, blocks: more })).toBeGreaterThan(30 * 60);
     expect(
@@ -178,12 +179,9 @@ describe('planning a class', () => {
   it('sets up three times for every full chain', () => {
     const { blocks } = planClass(request);
     const setup = blocks.find((block) => block.kind === 'setup')!;
-    const chain = blocks.find((block) => block.kind === 'chain')!;
+    const chain = blocks.find((block) => block.kind === 'flow')!;
     expect(
-      setup.kind === 'setup' &&
-        chain.kind === 'chain' &&
-        setup.reps >= 3 * (chain.reps - 1) &&
-        setup.reps % 3,
+      setup.kind === 'setup' && chain.kind === 'flow' && setup.reps >= 3 * (chain.reps - 1) && setup.reps % 3,
     ).toBe(0);
   });
 
@@ -197,8 +195,8 @@ describe('planning a class', () => {
 
   it('cuts chains that nobody could remember into even pieces', () => {
     const { blocks } = planClass({ ...request, longestChain: 2 });
-    for (const block of blocks) if (block.kind === 'chain') expect(block.links).toHaveLength(2);
-    expect(planClass(request).blocks.some((block) => block.kind === 'chain' && block.links.length > 2)).toBe(
+    for (const block of blocks) if (block.kind === 'flow') expect(block.links).toHaveLength(2);
+    expect(planClass(request).blocks.some((block) => block.kind === 'flow' && block.links.length > 2)).toBe(
       true,
     );
   });
@@ -206,7 +204,7 @@ describe('planning a class', () => {
   it('keeps hazards on the block, and gives water in a long class', () => {
     const { blocks } = planClass({ ...request, minutes: 60, mostReps: 40, restEverySeconds: 600 });
     const choke = blocks.find(
-      (block) => block.kind !== 'rest' && block.links.some(({ exchange }) => exchange === 'choke-none'),
+      (block) => isDrilled(block) && block.links.some(({ exchange }) => exchange === 'choke-none'),
     );
     expect(choke).toMatchObject({ hazards: ['strangle'] });
     expect(blocks.some((block) => block.kind === 'rest')).toBe(true);

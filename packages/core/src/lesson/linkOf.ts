@@ -1,5 +1,5 @@
 import { landingWords } from '../body/landingWords.ts';
-import type { Link } from '../model/classPlan.ts';
+import type { Link } from '../model/blocks/defineBlock.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';

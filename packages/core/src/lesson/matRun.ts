@@ -1,10 +1,12 @@
-import type { Block, ClassPlan } from '../model/classPlan.ts';
+import { type Block, blockShape } from '../model/blocks/blockKinds.ts';
+import type { ClassPlan } from '../model/classPlan.ts';
 import { blockTime } from './blockTime.ts';
 
 /** One stretch of the clock. */
 export interface Segment {
   block: number;
-  kind: 'demo' | 'work' | 'change' | 'rest';
+  /** `together`: all at once, without turns. */
+  kind: 'demo' | 'work' | 'together' | 'change' | 'rest';
   seconds: number;
   /** Which turn of the group this is, from 1; 0 outside work. */
   turn: number;
@@ -26,11 +28,15 @@ function segmentsOf(
   plan: Pick<ClassPlan, 'people' | 'changeOverSeconds'>,
 ): Segment[] {
   const { turns } = blockTime(block, plan);
+  const shape = blockShape(block);
   const idle = { block: number, turn: 0, turns, side: 'first' as const };
-  if (block.kind === 'rest') return [{ ...idle, kind: 'rest', seconds: block.seconds }];
   const segments: Segment[] = [];
-  if (block.demoSeconds > 0) segments.push({ ...idle, kind: 'demo', seconds: block.demoSeconds });
-  for (let side = 1; side <= block.sides; side++) {
+  if (shape.demo > 0) segments.push({ ...idle, kind: 'demo', seconds: shape.demo });
+  if (!shape.turns) {
+    segments.push({ ...idle, kind: block.kind === 'rest' ? 'rest' : 'together', seconds: shape.work });
+    return segments;
+  }
+  for (let side = 1; side <= shape.sides; side++) {
     for (let turn = 1; turn <= turns; turn++) {
       const place = {
         block: number,
@@ -40,7 +46,7 @@ function segmentsOf(
       };
       if (turn + side > 2 && plan.changeOverSeconds > 0)
         segments.push({ ...place, kind: 'change', seconds: plan.changeOverSeconds });
-      segments.push({ ...place, kind: 'work', seconds: block.reps * block.secondsPerRep });
+      segments.push({ ...place, kind: 'work', seconds: shape.work });
     }
   }
   return segments;

@@ -1,16 +1,16 @@
 import { playable } from '../body/playable.ts';
-import type { Block, ClassPlan, DrilledBlock } from '../model/classPlan.ts';
+import type { Block, DrilledBlock } from '../model/blocks/blockKinds.ts';
+import type { ClassPlan } from '../model/classPlan.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
-import { isOutcome } from '../model/outcome.ts';
 import type { Apparel } from '../model/primitives.ts';
-import { reactionWords } from '../model/reactionWords.ts';
 import { blockTime, classSeconds } from './blockTime.ts';
 import { chooseWithin } from './chooseWithin.ts';
 import type { Cover } from './coverArcs.ts';
 import { coverChains } from './coverChains.ts';
 import { linkOf } from './linkOf.ts';
+import { roleWords } from './roleWords.ts';
 import { setupLength } from './setupLength.ts';
 
 export interface ClassRequest {
@@ -152,6 +152,7 @@ function blocksOf(
       demoSeconds: request.demoSeconds ?? 60,
       resistance: 'cooperative' as const,
       note: '',
+      why: '',
     };
     const reps = repsOf(chain);
     const blocks: DrilledBlock[] = [];
@@ -168,18 +169,18 @@ function blocksOf(
         links: links.slice(0, prefix.length),
         reps: reps * share,
         secondsPerRep: sum(links.slice(0, prefix.length)) + reset,
-        ...roles(map, prefix, 'Set up, let go, begin again.'),
+        ...roleWords(map, prefix, 'Set up, let go, begin again.'),
       });
     }
     blocks.push({
       ...shared,
-      kind: links.length === 1 ? 'answer' : 'chain',
+      kind: links.length === 1 ? 'link' : 'flow',
       id: chain.id,
       title: titleOf(map, chain),
       links,
       reps,
       secondsPerRep: sum(links) + reset,
-      ...roles(map, chain.exchanges),
+      ...roleWords(map, chain.exchanges),
     });
     return blocks;
   });
@@ -209,27 +210,6 @@ function evenPieces<T>(list: readonly T[], longest: number): T[][] {
   );
 }
 
-/** What each partner does, and the hazards that come with it. */
-function roles(map: GuardMap, exchanges: readonly Exchange[], bottomFirst?: string) {
-  const index = indexMap(map);
-  const moves = exchanges.map(({ move }) => index.move.get(move)!);
-  const cues = [...new Set(moves.flatMap((move) => move.cues.slice(0, 1)))];
-  const scripts = exchanges.flatMap(({ reaction, move }) => {
-    const known = reaction === 'none' ? undefined : index.reaction.get(reaction.id);
-    if (!known || reaction === 'none') return [];
-    const { script } = reactionWords(map, index.move.get(move)!, reaction);
-    return [script ? `${known.name}: ${script}` : known.name];
-  });
-  const fall = exchanges.some((exchange) => isOutcome(exchange.to) && exchange.to.outcome.startsWith('top'))
-    ? ['Fall with it; do not post a straight arm.']
-    : [];
-  return {
-    bottom: [...(bottomFirst ? [bottomFirst] : []), ...cues].join(' '),
-    top: [...new Set(scripts), ...fall].join(' ') || 'Give good posture and honest weight; nothing more.',
-    hazards: [...new Set(moves.flatMap((move) => move.hazards))],
-  };
-}
-
 function withRests(
   blocks: readonly DrilledBlock[],
   request: ClassRequest,
@@ -242,7 +222,7 @@ function withRests(
   return blocks.flatMap((block): Block[] => {
     const rest: Block[] =
       seconds > 0 && worked >= every
-        ? [{ kind: 'rest', id: `rest-${++rests}`, title: 'Water', note: '', seconds }]
+        ? [{ kind: 'rest', id: `rest-${++rests}`, title: 'Water', note: '', why: '', seconds }]
         : [];
     if (rest.length > 0) worked = 0;
     worked += blockTime(block, room).total;

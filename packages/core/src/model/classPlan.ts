@@ -1,50 +1,47 @@
 import { z } from 'zod';
-import { HazardTagSchema } from './hazards.ts';
-import { ApparelSchema, IdSchema, NameSchema, TextSchema } from './primitives.ts';
-
-const RESISTANCES = ['cooperative', 'guided', 'choice', 'light', 'full'] as const;
-const ResistanceSchema = z.enum(RESISTANCES);
-
-const seconds = z.number().min(0, 'time cannot be negative').max(7200, 'at most two hours');
-
-/** One exchange of a block, with what it says kept, so that a class can still be read when the map moves on. */
-const LinkSchema = z.strictObject({
-  exchange: IdSchema,
-  mirrored: z.boolean().optional(),
-  move: NameSchema,
-  meets: z.string().max(200).default(''),
-  leads: z.string().max(200).default(''),
-  seconds,
-});
-export type Link = z.infer<typeof LinkSchema>;
-
-const common = { id: IdSchema, title: NameSchema, note: TextSchema.default('') };
-const drilled = {
-  ...common,
-  links: z.array(LinkSchema).min(1, 'a block drills at least one exchange').max(60),
-  /** How often each partner does it, on each side. */
-  reps: z.number().int('whole reps only').min(1, 'at least one rep').max(500),
-  sides: z.union([z.literal(1), z.literal(2)], { error: 'one side or both' }),
-  secondsPerRep: seconds.positive('a rep takes time'),
-  demoSeconds: seconds,
-  resistance: ResistanceSchema.default('cooperative'),
-  bottom: TextSchema.default(''),
-  top: TextSchema.default(''),
-  hazards: z.array(HazardTagSchema).default([]),
-};
-
-/** Set-ups only, an answer many times, a chain through, or a rest. */
-export const BlockSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('setup'), ...drilled }),
-  z.strictObject({ kind: z.literal('answer'), ...drilled }),
-  z.strictObject({ kind: z.literal('chain'), ...drilled }),
-  z.strictObject({ kind: z.literal('rest'), ...common, seconds: seconds.positive('a rest takes time') }),
-]);
-export type Block = z.infer<typeof BlockSchema>;
-export type DrilledBlock = Exclude<Block, { kind: 'rest' }>;
+import { BlockSchema } from './blocks/blockKinds.ts';
+import { ApparelSchema, IdSchema, LevelSchema, NameSchema, TextSchema } from './primitives.ts';
 
 export const CLASS_FORMAT = 'aftersquall-class';
 export const CLASS_VERSION = 1;
+
+export const METHODS = ['reps-first', 'games-first', 'mixed'] as const;
+export const MethodSchema = z.enum(METHODS);
+/** How a lesson turns into blocks: reps and then choices, a task and then reps for what broke in it, or both by turns. */
+export type Method = z.infer<typeof MethodSchema>;
+
+/** One move of a lesson as it was chosen, in the order in which it is taught; with its words kept. */
+const LessonStepSchema = z.strictObject({
+  move: IdSchema,
+  name: NameSchema,
+  part: z.enum(['trunk', 'fork']),
+  /** What it adds to a round from the root, points, and why it comes here. */
+  adds: z.number(),
+  why: TextSchema.default(''),
+});
+export type LessonStep = z.infer<typeof LessonStepSchema>;
+
+/** What a class teaches, and how it was chosen: enough to choose anew when something is pinned or left out. */
+export const LessonSchema = z.strictObject({
+  /** The position it starts from. */
+  root: IdSchema,
+  level: LevelSchema.default('intermediate'),
+  youth: z.boolean().default(false),
+  rules: IdSchema.optional(),
+  method: MethodSchema.default('mixed'),
+  /** Moves that are known already, that have to be taught, that may not be. */
+  known: z.array(IdSchema).default([]),
+  pinned: z.array(IdSchema).default([]),
+  out: z.array(IdSchema).default([]),
+  steps: z.array(LessonStepSchema).max(40).default([]),
+  /** Points of a round from the root: before, with the lesson, with the whole map. */
+  before: z.number(),
+  value: z.number(),
+  withAll: z.number(),
+  /** Whether no other choice is better, or only none that was found. */
+  proved: z.boolean().default(false),
+});
+export type Lesson = z.infer<typeof LessonSchema>;
 
 /** A class: its blocks in order, and what they are reckoned with. */
 export const ClassSchema = z.strictObject({
@@ -58,6 +55,8 @@ export const ClassSchema = z.strictObject({
   apparel: ApparelSchema,
   changeOverSeconds: z.number().min(0).max(600).default(10),
   blocks: z.array(BlockSchema).max(200),
+  /** What it teaches; absent where blocks were put together otherwise. */
+  lesson: LessonSchema.optional(),
   /** Chosen exchanges that did not fit and wait for another class. */
   leftOver: z.array(IdSchema).default([]),
 });

@@ -14,6 +14,7 @@ const rest = (id: string, seconds: number) => ({
   id,
   title: 'Water',
   note: '',
+  why: '',
   seconds,
 });
 

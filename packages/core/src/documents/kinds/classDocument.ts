@@ -1,4 +1,5 @@
-import { type Block, BlockSchema, CLASS_FORMAT, type ClassPlan, ClassSchema } from '../../model/classPlan.ts';
+import { type Block, BlockSchema } from '../../model/blocks/blockKinds.ts';
+import { CLASS_FORMAT, type ClassPlan, ClassSchema } from '../../model/classPlan.ts';
 import { defineDocument, type EntityKindDefinition } from '../defineDocument.ts';
 
 const block: EntityKindDefinition<Block> = {
@@ -20,6 +21,7 @@ export const classDocument = defineDocument<ClassPlan>()({
     apparel: 'apparel',
     changeOverSeconds: 'change-over',
     leftOver: 'what waits for another class',
+    lesson: 'what the class teaches',
   },
   summary: ['name', 'map', 'minutes', 'people', 'apparel'],
   entities: { block },

@@ -1,0 +1,159 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import {
+  type Block,
+  classSeconds,
+  indexMap,
+  isDrilled,
+  isLive,
+  isOutcome,
+  type LessonRequest,
+  matRun,
+  parseGuardBook,
+  parseMapFile,
+  planLesson,
+  SHIPPED_PROFILES,
+} from '@aftersquall/core';
+import { describe, expect, it } from 'vitest';
+
+const here = (file: string) => new URL(file, import.meta.url);
+const { book } = parseGuardBook(
+  readdirSync(here('book/')).map((name) => ({ name, text: readFileSync(here(`book/${name}`), 'utf8') })),
+);
+const rest: object = JSON.parse(readFileSync(here('kelpwick.map.json'), 'utf8'));
+const map = parseMapFile(JSON.stringify({ ...rest, ...book }));
+const index = indexMap(map);
+const HOUR: Omit<LessonRequest, 'root'> = {
+  map,
+  minutes: 60,
+  people: 14,
+  apparel: 'gi',
+  level: 'intermediate',
+  method: 'mixed',
+};
+const room = (people: number) => ({ people, changeOverSeconds: 10 });
+const perPerson = (block: Block) => (isDrilled(block) ? block.reps * block.sides : 0);
+
+/** What every class has to hold, whatever it is about. */
+function expectSound(request: LessonRequest) {
+  const planned = planLesson(request);
+  const { blocks, lesson, total } = planned;
+  const { people, minutes } = request;
+  expect(total).toBe(classSeconds({ ...room(people), blocks }));
+  expect(total).toBeLessThanOrEqual(minutes * 60);
+  const run = matRun({ ...room(people), blocks });
+  expect(run.reduce((sum, { seconds }) => sum + seconds, 0)).toBe(total);
+  // One start, and every move leads on from it.
+  const places = new Set([request.root]);
+  const left = new Set(lesson.steps.map(({ move }) => move));
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const id of left) {
+      if (!places.has(index.move.get(id)!.position)) continue;
+      left.delete(id);
+      grown = true;
+      for (const { to, otherwise } of index.exchangesOf(id))
+        for (const landing of [to, otherwise])
+          if (landing && !isOutcome(landing)) places.add(landing.position);
+    }
+  }
+  expect([...left]).toEqual([]);
+  // Set-ups three times the finishes, and of every move that is drilled eight reps a person.
+  const setups = blocks.filter(({ kind }) => kind === 'setup').map(perPerson);
+  const firsts = blocks.filter((block) => block.kind === 'link' && block.resistance === 'cooperative');
+  for (const block of firsts) expect(perPerson(block), block.title).toBeGreaterThanOrEqual(8);
+  for (const reps of setups) expect(reps).toBeGreaterThanOrEqual(3 * Math.max(...firsts.map(perPerson), 0));
+  expect(blocks.at(-1)!.kind).toBe('review');
+  return planned;
+}
+
+describe('a class from the demo', () => {
+  it('about cross-sleeve guard has one start, moves that lead on, reps, a fork, live work, water and a recap', () => {
+    const { blocks, lesson } = expectSound({ ...HOUR, root: 'cross-sleeve-standing' });
+    expect(lesson.steps.length).toBeGreaterThanOrEqual(3);
+    expect(lesson.steps.length).toBeLessThanOrEqual(5);
+    // They come to an ending.
+    const ends = lesson.steps
+      .flatMap(({ move }) => index.exchangesOf(move))
+      .filter(({ to }) => isOutcome(to));
+    expect(ends.length).toBeGreaterThan(0);
+    expect(lesson.value).toBeGreaterThan(lesson.before);
+    expect(blocks.some(({ kind }) => kind === 'fork')).toBe(true);
+    expect(blocks.some(({ kind }) => kind === 'rest')).toBe(true);
+    const live = classSeconds({ ...room(14), blocks: blocks.filter(isLive) });
+    expect(live).toBeGreaterThanOrEqual(600);
+    // Every move of the lesson is drilled.
+    const drilled = new Set(
+      blocks.flatMap((block) =>
+        isDrilled(block) ? block.links.map(({ exchange }) => index.exchange.get(exchange)!.move) : [],
+      ),
+    );
+    for (const { move } of lesson.steps) expect(drilled.has(move), move).toBe(true);
+  });
+
+  it('for beginners in butterfly holds the over-under sweep, and nothing above its level or barred by its rules', () => {
+    const rules = SHIPPED_PROFILES.find(({ level, apparel }) => level === 'novice' && apparel === 'gi')!;
+    const { lesson } = expectSound({ ...HOUR, root: 'butterfly', level: 'novice', rules });
+    expect(lesson.steps.map(({ name }) => name)).toContain('Over-under sweep');
+    for (const { move } of lesson.steps) {
+      const known = index.move.get(move)!;
+      expect(known.level ?? index.position.get(known.position)!.level).toBe('novice');
+      for (const tag of known.hazards) expect(rules.barred).not.toContain(tag);
+    }
+  });
+
+  const entries = map.systems.map(({ id, name }) => ({
+    name,
+    root: map.positions
+      .filter(({ systems }) => systems[0] === id)
+      .sort((a, b) => (b.entry ?? 0) - (a.entry ?? 0))[0]!,
+  }));
+  it.each(entries.map(({ name, root }) => [name, root.id] as const))('about %s stands, too', (_, root) => {
+    expectSound({ ...HOUR, root, level: 'expert' });
+  });
+
+  it('stands for three people and for thirty-one, for half an hour and for two, by every method, without the jacket', () => {
+    for (const changes of [
+      { people: 3 },
+      { people: 31, method: 'reps-first' },
+      { minutes: 30, method: 'games-first' },
+      { minutes: 120 },
+      { apparel: 'no-gi' },
+      { youth: true, level: 'novice' },
+      { people: 1 },
+    ] as const)
+      expectSound({ ...HOUR, root: 'butterfly', ...changes });
+  });
+
+  it('differs in substance by method: reps come first, or a task does', () => {
+    const kinds = (method: LessonRequest['method']) =>
+      planLesson({ ...HOUR, root: 'slx', method }).blocks.map(({ kind }) => kind);
+    const first = (method: LessonRequest['method']) =>
+      kinds(method).find((kind) => kind !== 'talk' && kind !== 'move');
+    expect(first('games-first')).toBe('game');
+    expect(first('reps-first')).toMatch(/setup|link/);
+    expect(kinds('games-first').filter((kind) => kind === 'game')).toHaveLength(2);
+    expect(kinds('reps-first')).not.toContain('game');
+  });
+
+  it('follows what is pinned, left out and known', () => {
+    const plain = planLesson({ ...HOUR, root: 'slx' }).lesson;
+    const [first] = plain.steps;
+    const without = planLesson({ ...HOUR, root: 'slx', out: [first!.move] }).lesson;
+    expect(without.steps.map(({ move }) => move)).not.toContain(first!.move);
+    const spare = index
+      .movesOf('slx')
+      .find(({ id }) => !plain.steps.some(({ move }) => move === id) && id !== first!.move)!;
+    const pinned = planLesson({ ...HOUR, root: 'slx', pinned: [spare.id] }).lesson;
+    expect(pinned.steps.map(({ move }) => move)).toContain(spare.id);
+    const known = planLesson({ ...HOUR, root: 'slx', known: plain.steps.map(({ move }) => move) }).lesson;
+    expect(known.before).toBeCloseTo(plain.value, 6);
+    for (const { move } of known.steps) expect(plain.steps.some((step) => step.move === move)).toBe(false);
+  });
+
+  it('that cannot be says why, and what to do', () => {
+    expect(() => planLesson({ ...HOUR, root: 'gone' })).toThrow('choose another one');
+    expect(() => planLesson({ ...HOUR, root: 'slx', out: map.moves.map(({ id }) => id) })).toThrow(
+      'take more time, one side, or another start',
+    );
+  });
+});

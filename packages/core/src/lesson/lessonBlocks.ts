@@ -1,0 +1,359 @@
+import { OUTCOME_WORDS, reactionName } from '../body/landingWords.ts';
+import type { Block } from '../model/blocks/blockKinds.ts';
+import type { ClassPlan, Method } from '../model/classPlan.ts';
+import { indexMap } from '../model/indexMap.ts';
+import type { GuardMap } from '../model/map.ts';
+import { isOutcome, OUTCOMES } from '../model/outcome.ts';
+import type { Position } from '../model/position.ts';
+import { reactionKey } from '../model/reaction.ts';
+import { signedPoints } from '../weigh/pointsText.ts';
+import { blockTime, classSeconds, largestGroup } from './blockTime.ts';
+import type { ChosenRepertoire, TaughtMove } from './chooseRepertoire.ts';
+import { calledBy, clip, lower, rateText, startWords, whyWords } from './lessonWords.ts';
+import { linkOf } from './linkOf.ts';
+import type { LessonRequest } from './planLesson.ts';
+import { DEMO, type Practice, setsUp } from './practices.ts';
+import type { RepertoireLink } from './repertoire.ts';
+import { careWords, roleWords } from './roleWords.ts';
+
+const MINUTE = 60;
+const MOST_MECHANICS = 2;
+
+/** Of a class's time, what is kept for work against a partner who tries. */
+const LIVE_SHARE = 0.2;
+
+/** What a class spends on each part, by the schools: seconds of talk, and how much of the free time is live. */
+export const METHOD: Record<Method, { live: number; gameFirst: boolean; blocked: boolean }> = {
+  'reps-first': { live: LIVE_SHARE, gameFirst: false, blocked: true },
+  mixed: { live: LIVE_SHARE + 0.05, gameFirst: false, blocked: false },
+  'games-first': { live: LIVE_SHARE + 0.15, gameFirst: true, blocked: false },
+};
+
+/** Seconds of the parts that every class has. */
+export interface FixedTimes {
+  talk: number;
+  mechanics: number;
+  review: number;
+  water: number;
+  live: number;
+}
+
+export interface Assembly {
+  map: GuardMap;
+  request: LessonRequest;
+  start: Position;
+  chosen: ChosenRepertoire;
+  practices: readonly Practice[];
+  reps: ReadonlyMap<string, number>;
+  sides: 1 | 2;
+  fixed: FixedTimes;
+  method: (typeof METHOD)[Method];
+  room: Pick<ClassPlan, 'people' | 'changeOverSeconds'>;
+}
+
+/** The blocks of a lesson in the order of its method. */
+export function lessonBlocks(assembly: Assembly): Block[] {
+  const { map, request, chosen, practices, reps, fixed, method, room, start } = assembly;
+  const index = indexMap(map);
+  const group = largestGroup(room.people);
+  const live = Math.round(fixed.live);
+  const drilled: Block[] = [];
+  const trunk: Practice[] = [];
+  const taught: Practice[] = [];
+  for (const step of chosen.steps) {
+    const own = practices.filter(
+      ({ move, exchange }) => move.id === step.move && (reps.get(exchange.id) ?? 0) > 0,
+    );
+    for (const practice of own) {
+      drilled.push(drillOf(assembly, step, practice, reps.get(practice.exchange.id)!));
+      taught.push(practice);
+      if (step.part === 'trunk' && practice.first) trunk.push(practice);
+    }
+    // The new link is joined to what stands before it as soon as it is taught.
+    const before = wayTo(index.move.get(step.move)!.position, taught, start.id);
+    const [main] = own;
+    if (main && before.length > 0 && step.part === 'trunk' && setsUp(before.at(-1)!.move) && !method.blocked)
+      drilled.push(chainOf(assembly, [...before, main]));
+  }
+  const whole = trunk.length > 1 && method.blocked ? [chainOf(assembly, trunk)] : [];
+  const forks = forkOf(assembly, taught);
+  const half = Math.floor(live / 2 / group);
+  const opening = gameOf(assembly, 'game-1', half);
+  const task = gameOf(assembly, 'game-2', half);
+  const open = roundsOf(assembly, method.blocked ? live : half * group);
+  const body: Block[] = method.gameFirst
+    ? [...opening, ...drilled, ...forks, ...task]
+    : method.blocked
+      ? [...drilled, ...whole, ...forks, ...open]
+      : [...drilled, ...forks, ...task, ...open];
+  return [
+    talkOf(assembly),
+    ...mechanicsOf(map, chosen.steps, fixed.mechanics, request.youth ?? false),
+    ...withWater(body, room, fixed.water),
+    reviewOf(assembly),
+  ];
+}
+
+/** What was taught that leads from the start to a place. */
+function wayTo(position: string, taught: readonly Practice[], root: string): Practice[] {
+  if (position === root) return [];
+  const last = taught.findLast(({ exchange: { to } }) => !isOutcome(to) && to.position === position);
+  if (!last || last.move.position === position) return [];
+  const before = taught.slice(0, taught.indexOf(last));
+  return [...wayTo(last.move.position, before, root), last];
+}
+
+function drillOf({ map, sides }: Assembly, step: TaughtMove, practice: Practice, reps: number): Block {
+  const { exchange, move, first, link } = practice;
+  const own = linkOf(map, exchange);
+  const sets = setsUp(move) && first;
+  const met = own.meets ? `when top ${lower(own.meets)}` : '';
+  const shared = {
+    id: exchange.id.slice(0, 70),
+    links: [own],
+    reps,
+    sides,
+    secondsPerRep: own.seconds + map.settings.resetSeconds,
+    note: '',
+    ...roleWords(map, [exchange], sets ? 'Set it up, let go, begin again.' : undefined),
+  };
+  if (sets)
+    return {
+      ...shared,
+      kind: 'setup',
+      title: clip(`Set up: ${move.name}`),
+      why: whyWords(map, step),
+      demoSeconds: DEMO,
+      resistance: 'cooperative',
+    };
+  return {
+    ...shared,
+    kind: 'link',
+    title: clip(met ? `${move.name}, ${met}` : move.name),
+    why: first ? whyWords(map, step) : `Top does it ${rateText(link.share)}; it ends elsewhere.`,
+    demoSeconds: first ? DEMO : DEMO / 2,
+    resistance: first ? 'cooperative' : 'guided',
+  };
+}
+
+function chainOf({ map, sides }: Assembly, way: readonly Practice[]): Block {
+  const exchanges = way.map(({ exchange }) => exchange);
+  const links = exchanges.map((exchange) => linkOf(map, exchange));
+  return {
+    kind: 'chain',
+    id: `chain-${exchanges.at(-1)!.id}`.slice(0, 70),
+    title: clip(`From the start: ${links.map(({ move }) => move).join(' → ')}`),
+    why: 'The new link, joined to what stands before it.',
+    links,
+    reps: 3,
+    sides,
+    secondsPerRep: links.reduce((sum, { seconds }) => sum + seconds, 0) + map.settings.resetSeconds,
+    demoSeconds: 0,
+    resistance: 'guided',
+    note: '',
+    ...roleWords(map, exchanges),
+  };
+}
+
+/** One look of those taught, or the start: the partner gives one of the reactions that were taught, unannounced. */
+function forkOf({ map, sides }: Assembly, taught: readonly Practice[]): Block[] {
+  const index = indexMap(map);
+  const byPosition = new Map<string, Practice[]>();
+  for (const practice of taught) {
+    if (!practice.link.reaction.id) continue;
+    const known = byPosition.get(practice.move.position) ?? [];
+    if (known.some(({ link }) => reactionKey(link.reaction) === reactionKey(practice.link.reaction)))
+      continue;
+    byPosition.set(practice.move.position, [...known, practice]);
+  }
+  const [best] = [...byPosition]
+    .filter(([, list]) => list.length > 1)
+    .sort((a, b) => b[1].length - a[1].length || rateOf(b[1]) - rateOf(a[1]));
+  if (!best) return [];
+  const [position, list] = best;
+  const exchanges = list.map(({ exchange }) => exchange);
+  const links = exchanges.map((exchange) => linkOf(map, exchange));
+  const total = list.reduce((sum, { link }) => sum + link.rate, 0) || 1;
+  return [
+    {
+      kind: 'fork',
+      id: `fork-${position}`.slice(0, 70),
+      title: clip(`Whichever comes: ${index.position.get(position)!.name}`),
+      why: 'They choose, you answer: what was taught apart is put together.',
+      links,
+      reps: 2 * links.length,
+      sides,
+      secondsPerRep:
+        Math.round(links.reduce((sum, { seconds }) => sum + seconds, 0) / links.length) +
+        map.settings.resetSeconds,
+      demoSeconds: DEMO / 2,
+      resistance: 'choice',
+      weights: 'even',
+      seed: 1,
+      shares: list.map(({ link }) => link.rate / total),
+      note: '',
+      ...roleWords(map, exchanges),
+      top: `Give one of these, unannounced, never the same more than three times running: ${links.map(({ meets }) => meets || 'nothing').join(' · ')}.`,
+    },
+  ];
+}
+
+const rateOf = (list: readonly Practice[]): number => list.reduce((sum, { link }) => sum + link.rate, 0);
+
+/** A task from the map: bottom's aims are the outcomes the lesson comes to, top's the reaction that hurts it most. */
+function gameOf({ map, start, chosen, request, practices }: Assembly, id: string, seconds: number): Block[] {
+  if (seconds < MINUTE) return [];
+  const index = indexMap(map);
+  const aims = OUTCOMES.filter((outcome) =>
+    practices.some(({ exchange: { to } }) => isOutcome(to) && to.outcome === outcome),
+  );
+  const hurting = hurtsMost(map, chosen);
+  const length = seconds >= 4 * MINUTE ? 90 : 60;
+  const hazards = [...new Set(practices.flatMap(({ move }) => move.hazards))];
+  return [
+    {
+      kind: 'game',
+      id,
+      title: clip(`Game: out of ${lower(start.name)}`),
+      why: 'A task with few words; what breaks in it is what the reps are for.',
+      start: startWords(start),
+      bottom:
+        `You score with: ${aims.map((aim) => OUTCOME_WORDS[aim]).join(', ') || 'getting on to the next position'}. ${careWords(hazards)}`.trim(),
+      top: hurting
+        ? `You score by passing, or when this comes off: ${lower(reactionName(map, hurting.reaction))}.`
+        : 'You score by passing.',
+      ends: 'A score, a pass, or both on their feet ends it.',
+      restart: 'Begin again at the start at once; whoever scored gives the grips.',
+      rounds: Math.max(1, Math.round(seconds / length)),
+      secondsPerRound: length,
+      demoSeconds: 30,
+      resistance: request.level === 'novice' || request.youth ? 'light' : 'full',
+      hazards,
+      note: '',
+    },
+  ];
+  function hurtsMost(_: GuardMap, { links }: ChosenRepertoire): RepertoireLink | undefined {
+    return [...links]
+      .filter(({ exchange }) => {
+        const otherwise = index.exchange.get(exchange)!.otherwise;
+        return otherwise && isOutcome(otherwise);
+      })
+      .sort(
+        (a, b) =>
+          b.rate * (1 - index.exchange.get(b.exchange)!.chance) -
+          a.rate * (1 - index.exchange.get(a.exchange)!.chance),
+      )[0];
+  }
+}
+
+function roundsOf({ start, request, room, practices }: Assembly, seconds: number): Block[] {
+  const each = seconds / largestGroup(room.people);
+  if (each < MINUTE) return [];
+  const length = each >= 6 * MINUTE ? 180 : each >= 3 * MINUTE ? 120 : 60;
+  const hazards = [...new Set(practices.flatMap(({ move }) => move.hazards))];
+  return [
+    {
+      kind: 'rounds',
+      id: 'rounds',
+      title: clip(`Rounds from ${lower(start.name)}`),
+      why: 'Only against somebody who tries does it show.',
+      start: startWords(start),
+      bottom: ['Look for what was taught first.', careWords(hazards)].filter(Boolean).join(' '),
+      top: 'Pass, or stand up out of it.',
+      ends: 'A pass, a sweep or a tap.',
+      restart: 'Begin again at the start.',
+      rounds: Math.max(1, Math.round(each / length)),
+      secondsPerRound: length,
+      demoSeconds: 0,
+      resistance: request.level === 'novice' || request.youth ? 'light' : 'full',
+      hazards,
+      note: '',
+    },
+  ];
+}
+
+function talkOf({ map, start, chosen, fixed }: Assembly): Block {
+  const hazards = [...new Set(chosen.steps.flatMap(({ move }) => indexMap(map).move.get(move)!.hazards))];
+  const names = chosen.steps.map(({ move }) => indexMap(map).move.get(move)!.name);
+  return {
+    kind: 'talk',
+    id: 'talk',
+    title: clip(`Today: ${start.name}`),
+    why: `A round from here: ${signedPoints(chosen.before)} before, ${signedPoints(chosen.value)} after this class.`,
+    text: [`${names.join(', ')}.`, careWords(hazards)].filter(Boolean).join(' '),
+    seconds: fixed.talk,
+    note: '',
+  };
+}
+
+function reviewOf({ map, chosen, fixed }: Assembly): Block {
+  const index = indexMap(map);
+  const calls = chosen.steps.map((step) => `${calledBy(map, step)}: ${index.move.get(step.move)!.name}`);
+  const next = chosen.next ? ` Next time: ${index.move.get(chosen.next.move)!.name}.` : '';
+  return {
+    kind: 'review',
+    id: 'review',
+    title: 'Say it back',
+    why: '',
+    text: `${calls.join('; ')}. Questions. Until next time: the first two, both sides.${next}`,
+    seconds: fixed.review,
+    note: '',
+  };
+}
+
+/** The movements that the lesson needs, those that most of its moves are made of first. */
+function mechanicsOf(map: GuardMap, steps: readonly TaughtMove[], seconds: number, youth: boolean): Block[] {
+  if (seconds < MINUTE) return [];
+  const index = indexMap(map);
+  const count = new Map<string, number>();
+  for (const { move } of steps) {
+    const { mechanics, requires } = index.move.get(move)!;
+    const needed = requires.flatMap((need) => ('mechanic' in need ? [need.mechanic] : []));
+    for (const id of new Set([...mechanics, ...needed])) count.set(id, (count.get(id) ?? 0) + 1);
+  }
+  const wanted = [...count]
+    .sort((a, b) => b[1] - a[1])
+    .flatMap(([id]) => map.mechanics.find((mechanic) => mechanic.id === id) ?? [])
+    .filter(({ hazards }) => !youth || hazards.length === 0)
+    .slice(0, MOST_MECHANICS);
+  return wanted.map(
+    (mechanic): Block => ({
+      kind: 'move',
+      id: `move-${mechanic.id}`.slice(0, 70),
+      title: mechanic.name,
+      why: 'The lesson’s moves are made of it.',
+      mechanic: mechanic.id,
+      form: mechanic.form,
+      dose: mechanic.dose ?? '',
+      how: mechanic.how,
+      partner: mechanic.partner ?? '',
+      hazards: mechanic.hazards,
+      seconds: Math.round(seconds / wanted.length),
+      note: '',
+    }),
+  );
+}
+
+/** Water in the middle of what is hard. */
+function withWater(blocks: readonly Block[], room: Assembly['room'], seconds: number): Block[] {
+  const times = Math.round(seconds / MINUTE);
+  if (times === 0) return [...blocks];
+  const all = classSeconds({ ...room, blocks: [...blocks] });
+  let worked = 0;
+  let given = 0;
+  return blocks.flatMap((block, i): Block[] => {
+    const due = given < times && i > 0 && worked >= ((given + 1) * all) / (times + 1);
+    worked += blockTime(block, room).total;
+    if (!due) return [block];
+    given++;
+    const water: Block = {
+      kind: 'rest',
+      id: `water-${given}`,
+      title: 'Water',
+      why: '',
+      note: '',
+      seconds: MINUTE,
+    };
+    return [water, block];
+  });
+}

@@ -1,0 +1,150 @@
+import type { Block } from '../model/blocks/blockKinds.ts';
+import type { Lesson, Method } from '../model/classPlan.ts';
+import { indexMap } from '../model/indexMap.ts';
+import type { GuardMap } from '../model/map.ts';
+import type { Position } from '../model/position.ts';
+import type { Apparel, Level } from '../model/primitives.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
+import { exchangeSeconds } from '../model/seconds.ts';
+import type { WeighOptions } from '../weigh/mapGame.ts';
+import { classSeconds, largestGroup } from './blockTime.ts';
+import { chooseRepertoire } from './chooseRepertoire.ts';
+import { fitBlocks } from './fitBlocks.ts';
+import { type FixedTimes, lessonBlocks, METHOD } from './lessonBlocks.ts';
+import { stepWords } from './lessonWords.ts';
+import { DEMO, FOR_LINKS, leastReps, practicesOf, repsOf } from './practices.ts';
+import { repertoireOf } from './repertoire.ts';
+
+export interface LessonRequest {
+  map: GuardMap;
+  /** The position the lesson starts from. */
+  root: string;
+  minutes: number;
+  people: number;
+  apparel: Apparel;
+  level: Level;
+  youth?: boolean | undefined;
+  rules?: RulesProfile | undefined;
+  method: Method;
+  sides?: 1 | 2 | undefined;
+  known?: readonly string[] | undefined;
+  pinned?: readonly string[] | undefined;
+  out?: readonly string[] | undefined;
+  changeOverSeconds?: number | undefined;
+  options?: WeighOptions | undefined;
+}
+
+export interface PlannedLesson {
+  lesson: Lesson;
+  blocks: Block[];
+  /** Exchanges of the lesson that found no time, for another class. */
+  leftOver: string[];
+  total: number;
+  /** What would come next, and what it would add. */
+  next: { move: string; name: string; adds: number } | undefined;
+}
+
+const MINUTE = 60;
+const WATER_AFTER = 25 * MINUTE;
+
+/**
+ * A whole class from one position: what to teach, in which order, and the blocks in which it is taught, within the time.
+ * @throws RangeError where nothing can be taught from the root: it says why and what to do
+ */
+export function planLesson(request: LessonRequest): PlannedLesson {
+  const { map, root, minutes, people, apparel, level } = request;
+  const index = indexMap(map);
+  const start = index.position.get(root);
+  if (!start)
+    throw new RangeError(
+      'The position this lesson starts from is not in the map any more: choose another one.',
+    );
+  if (index.movesOf(root).length === 0)
+    throw new RangeError(`“${start.name}” has no moves yet: write one, or begin somewhere else.`);
+  const room = { people, changeOverSeconds: request.changeOverSeconds ?? 10 };
+  const budget = minutes * MINUTE;
+  const sides = request.sides ?? (minutes < 40 ? 1 : 2);
+  const shifts = largestGroup(people) * sides;
+  const method = METHOD[request.method];
+  const reset = map.settings.resetSeconds;
+  const fixed = fixedTimes(budget, method.live);
+  const drillBudget = budget - fixed.talk - fixed.mechanics - fixed.review - fixed.water - fixed.live;
+  const options: WeighOptions = {
+    ...request.options,
+    apparel,
+    ...(request.rules && { rules: request.rules }),
+  };
+  const repertoire = repertoireOf(map, { root, options });
+  const secondsOf = (move: string): number => {
+    const known = index.move.get(move)!;
+    const [exchange] = index.exchangesOf(move);
+    const rep = exchangeSeconds(known, exchange ?? {}) + reset;
+    return DEMO + leastReps(known, sides) * rep * shifts + (shifts - 1) * room.changeOverSeconds;
+  };
+  const chosen = chooseRepertoire(map, repertoire, {
+    root,
+    level,
+    known: request.known,
+    pinned: request.pinned,
+    out: request.out,
+    seconds: secondsOf,
+    budget: drillBudget * FOR_LINKS,
+  });
+  if (chosen.steps.length === 0) throw new RangeError(whyNothing(map, start, request, repertoire.moves));
+  const practices = practicesOf(map, chosen);
+  const reps = repsOf(practices, { shifts, sides, reset, budget: drillBudget * FOR_LINKS, room });
+  const blocks = lessonBlocks({ map, request, start, chosen, practices, reps, sides, fixed, method, room });
+  const fitted = fitBlocks(blocks, budget, room);
+  const done = new Set(
+    fitted.flatMap((block) => ('links' in block ? block.links.map(({ exchange }) => exchange) : [])),
+  );
+  const next = chosen.next && { ...chosen.next, name: index.move.get(chosen.next.move)!.name };
+  return {
+    lesson: {
+      root,
+      level,
+      youth: request.youth ?? false,
+      ...(request.rules && { rules: request.rules.id }),
+      method: request.method,
+      known: [...(request.known ?? [])],
+      pinned: [...(request.pinned ?? [])],
+      out: [...(request.out ?? [])],
+      steps: chosen.steps.map((step) => stepWords(map, step)),
+      before: chosen.before,
+      value: chosen.value,
+      withAll: chosen.withAll,
+      proved: chosen.proved,
+    },
+    blocks: fitted,
+    leftOver: practices.flatMap(({ exchange }) => (done.has(exchange.id) ? [] : [exchange.id])),
+    total: classSeconds({ ...room, blocks: fitted }),
+    next,
+  };
+}
+
+/** Why there is nothing to teach, and what to do about it. */
+function whyNothing(
+  map: GuardMap,
+  start: Position,
+  { level, minutes }: LessonRequest,
+  playable: readonly string[],
+): string {
+  const own = indexMap(map).movesOf(start.id);
+  if (!own.some(({ id }) => playable.includes(id)))
+    return `Nothing from “${start.name}” may be done under these rules and in this apparel: choose other ones, or another start.`;
+  if (own.every((move) => (move.level ?? start.level) !== 'novice') && level === 'novice')
+    return `Nothing from “${start.name}” is for novices: take a higher level, or another start.`;
+  return `Nothing new from “${start.name}” fits into ${minutes} minutes: take more time, one side, or another start.`;
+}
+
+/** Seconds of what every class has, shorter in a short one. */
+function fixedTimes(budget: number, live: number): FixedTimes {
+  const short = budget < 40 * MINUTE;
+  return {
+    talk: short ? MINUTE : 2 * MINUTE,
+    mechanics: short ? 0 : 2 * 2 * MINUTE,
+    review: short ? MINUTE : 2 * MINUTE,
+    water: budget > WATER_AFTER ? MINUTE * Math.floor(budget / WATER_AFTER) : 0,
+    live: budget >= 55 * MINUTE ? Math.max(10 * MINUTE, budget * live) : budget * live,
+  };
+}

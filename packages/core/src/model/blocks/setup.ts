@@ -1,0 +1,11 @@
+import { z } from 'zod';
+import { defineBlock, drilled, drilledShape, linesOf } from './defineBlock.ts';
+
+/** Connect and provoke only, then begin again. */
+export const setup = defineBlock({
+  kind: 'setup',
+  name: 'set-ups',
+  schema: z.strictObject({ kind: z.literal('setup'), ...drilled }),
+  shape: drilledShape,
+  lines: ({ bottom, top, note }) => linesOf(['bottom', bottom], ['top', top], ['all', note]),
+});
