@@ -137,9 +137,7 @@ test('the club that ships opens in every place, has no error, and reads, weighs 
     'This is where top is weakest',
   );
   await page.goto(`${shipped.url}/club/classes/tuesday`);
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue(
-    'Tuesday: from the sleeve to the shoulder',
-  );
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Tuesday: from the sleeve to the back');
 });
 
 test('what the model can say is said on the sheets: mechanics, needs, own words, false positives, stops', async ({

@@ -8,12 +8,12 @@ test('every place is a key away, and the keys of a place are told', async ({ pag
     ['2', 'Read'],
     ['3', 'Weigh'],
     ['4', 'Balance'],
-    ['5', 'Drills'],
+    ['5', 'Lessons'],
   ] as const) {
     await page.keyboard.press(key);
     await expect(page.getByRole('link', { name, exact: true })).toHaveAttribute('aria-current', 'page');
     await expect(page).toHaveURL(
-      name === 'Drills' ? /\/club\/classes$/ : new RegExp(`/map/kelpwick/${name.toLowerCase()}`),
+      name === 'Lessons' ? /\/club\/classes$/ : new RegExp(`/map/kelpwick/${name.toLowerCase()}`),
     );
   }
   // The clock takes the whole screen for itself, and no stray key leads away from it.
@@ -45,7 +45,7 @@ test('the dark theme and the apparel are kept for the next visit and for every p
   await expect(page.locator('html')).toHaveAttribute('data-bs-theme', 'dark');
   await expect(page.getByRole('button', { name: 'No-gi' })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('g');
-  await page.getByRole('link', { name: 'Drills' }).click();
+  await page.getByRole('link', { name: 'Lessons' }).click();
   await expect(page.getByRole('button', { name: 'Gi', exact: true })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Light' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-bs-theme', 'light');

@@ -191,7 +191,7 @@ test('with the server stopped the places go on, and what was changed is saved by
   await name.fill('Triangle, alone');
   await name.press('Enter');
   await expect(page.getByRole('alert')).toContainText('One change is kept on this device');
-  for (const place of ['Read', 'Weigh', 'Balance', 'Drills']) {
+  for (const place of ['Read', 'Weigh', 'Balance', 'Lessons']) {
     await page.getByRole('link', { name: place, exact: true }).click();
     await expect(page.getByRole('heading', { level: 1, name: place, exact: true })).toBeVisible();
     // Where the map is edited, it goes on saying what waits.

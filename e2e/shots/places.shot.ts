@@ -78,8 +78,8 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await page.screenshot(shot('balance'));
 
   await page.goto(`${shipped.url}/club/classes/tuesday`);
-  await expect(page.getByRole('listitem').first()).toBeVisible();
-  await page.screenshot(shot('drills'));
+  await expect(page.getByRole('region', { name: 'What it teaches' })).toBeVisible();
+  await page.screenshot(shot('lesson'));
 
   await page.goto(`${shipped.url}/club/mat/tuesday`);
   await page.keyboard.press('ArrowRight');

@@ -7,7 +7,7 @@ export const LAZY_PLACES = {
   read: () => import('./places/read/ReadPlace.tsx'),
   weigh: () => import('./places/weigh/WeighPlace.tsx'),
   balance: () => import('./places/balance/BalancePlace.tsx'),
-  drills: () => import('./places/drills/DrillsPlace.tsx'),
+  lessons: () => import('./places/lessons/LessonsPlace.tsx'),
   mat: () => import('./places/mat/MatPlace.tsx'),
 };
 

@@ -116,6 +116,7 @@ export { coverChains } from './lesson/coverChains.ts';
 export { canSplit, duplicateBlock, resizeBlock, splitBlock } from './lesson/editBlock.ts';
 export { fillReps, type RepSum } from './lesson/fillReps.ts';
 export { forkCalls } from './lesson/forkCalls.ts';
+export { helpfulRoot } from './lesson/helpfulRoot.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';
 export { type PlannedClass, planClass } from './lesson/planClass.ts';
 export { type LessonRequest, type PlannedLesson, planLesson } from './lesson/planLesson.ts';
@@ -140,6 +141,7 @@ export {
   type ClassPlan,
   ClassSchema,
   type Lesson,
+  type LessonStep,
   METHODS,
   type Method,
 } from './model/classPlan.ts';

@@ -25,6 +25,6 @@ export const PLACES = [
     address: (map: string) => mapAddress(map, 'balance'),
     end: false,
   },
-  { key: '5', name: 'Drills', icon: ListOrdered, address: () => classAddress(), end: false },
+  { key: '5', name: 'Lessons', icon: ListOrdered, address: () => classAddress(), end: false },
   { key: '6', name: 'Mat', icon: Timer, address: () => matAddress(), end: false },
 ] as const;

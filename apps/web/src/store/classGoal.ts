@@ -1,3 +1,4 @@
+import type { Level, Method } from '@aftersquall/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What has been typed for the next class, kept while other places are looked at. */
@@ -6,9 +7,23 @@ interface ClassGoal {
   minutes: string;
   people: string;
   sides: '1' | '2';
+  /** The position a lesson is about; none for what would help most. */
+  root: string;
+  level: Level;
+  youth: boolean;
+  method: Method;
 }
 
-const NOTHING: ClassGoal = { name: '', minutes: '60', people: '14', sides: '2' };
+const NOTHING: ClassGoal = {
+  name: '',
+  minutes: '60',
+  people: '14',
+  sides: '2',
+  root: '',
+  level: 'intermediate',
+  youth: false,
+  method: 'mixed',
+};
 
 const slice = createSlice({
   name: 'classGoal',

@@ -1,8 +1,8 @@
 import '../jitless.ts';
-import { planClass } from '@aftersquall/core';
+import { helpfulRoot, planClass, planLesson } from '@aftersquall/core';
 import { expose } from 'comlink';
 
-const planner = { planClass };
+const planner = { planClass, planLesson, helpfulRoot };
 export type Planner = typeof planner;
 
 expose(planner);

@@ -60,7 +60,7 @@ const PREREQUISITE = 0.004;
 /** A set without a pinned move, or over its time, is worth less than any other. */
 const NEVER = -1e6;
 /** A reaction that top gives less often than this is no link of the lesson. */
-export const LEAST_SHARE = 0.05;
+const LEAST_SHARE = 0.05;
 /** A gain below this is none. */
 const NOTHING = 0.002;
 

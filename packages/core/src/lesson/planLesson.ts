@@ -6,6 +6,7 @@ import type { Position } from '../model/position.ts';
 import type { Apparel, Level } from '../model/primitives.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 import { exchangeSeconds } from '../model/seconds.ts';
+import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
 import type { WeighOptions } from '../weigh/mapGame.ts';
 import { classSeconds, largestGroup } from './blockTime.ts';
 import { chooseRepertoire } from './chooseRepertoire.ts';
@@ -52,7 +53,7 @@ const WATER_AFTER = 25 * MINUTE;
  * @throws RangeError where nothing can be taught from the root: it says why and what to do
  */
 export function planLesson(request: LessonRequest): PlannedLesson {
-  const { map, root, minutes, people, apparel, level } = request;
+  const { map, root, minutes, people, level } = request;
   const index = indexMap(map);
   const start = index.position.get(root);
   if (!start)
@@ -69,11 +70,7 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const reset = map.settings.resetSeconds;
   const fixed = fixedTimes(budget, method.live);
   const drillBudget = budget - fixed.talk - fixed.mechanics - fixed.review - fixed.water - fixed.live;
-  const options: WeighOptions = {
-    ...request.options,
-    apparel,
-    ...(request.rules && { rules: request.rules }),
-  };
+  const options = lessonOptions(request);
   const repertoire = repertoireOf(map, { root, options });
   const secondsOf = (move: string): number => {
     const known = index.move.get(move)!;
@@ -120,6 +117,22 @@ export function planLesson(request: LessonRequest): PlannedLesson {
     total: classSeconds({ ...room, blocks: fitted }),
     next,
   };
+}
+
+/**
+ * What a lesson is weighed under: the rules that were chosen, else, for the young and for novices, those that are usual for
+ * them, so that nothing barred comes into their class.
+ */
+export function lessonOptions({
+  options,
+  apparel,
+  rules,
+  level,
+  youth,
+}: Omit<LessonRequest, 'root'>): WeighOptions {
+  const usual = youth ? 'youth' : level === 'novice' ? 'novice' : undefined;
+  const profile = rules ?? SHIPPED_PROFILES.find(({ id }) => id === `${usual}-${apparel}`);
+  return { ...options, apparel, ...(profile && { rules: profile }) };
 }
 
 /** Why there is nothing to teach, and what to do about it. */

@@ -6,7 +6,7 @@ export const CLASS_FORMAT = 'aftersquall-class';
 export const CLASS_VERSION = 1;
 
 export const METHODS = ['reps-first', 'games-first', 'mixed'] as const;
-export const MethodSchema = z.enum(METHODS);
+const MethodSchema = z.enum(METHODS);
 /** How a lesson turns into blocks: reps and then choices, a task and then reps for what broke in it, or both by turns. */
 export type Method = z.infer<typeof MethodSchema>;
 
@@ -22,7 +22,7 @@ const LessonStepSchema = z.strictObject({
 export type LessonStep = z.infer<typeof LessonStepSchema>;
 
 /** What a class teaches, and how it was chosen: enough to choose anew when something is pinned or left out. */
-export const LessonSchema = z.strictObject({
+const LessonSchema = z.strictObject({
   /** The position it starts from. */
   root: IdSchema,
   level: LevelSchema.default('intermediate'),

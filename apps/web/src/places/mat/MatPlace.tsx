@@ -1,4 +1,12 @@
-import { type Block, type ClassPlan, type Segment, segmentStart } from '@aftersquall/core';
+import {
+  type Block,
+  blockLines,
+  blockName,
+  type ClassPlan,
+  isDrilled,
+  type Segment,
+  segmentStart,
+} from '@aftersquall/core';
 import { ArrowLeft, Maximize, Pause, Play, RotateCcw, SkipBack, SkipForward } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
@@ -36,7 +44,7 @@ function ChooseClass({ trouble }: { trouble?: string }) {
     <main className={styles['mat-choose']}>
       <title>Mat</title>
       <Link to={classAddress()}>
-        <ArrowLeft size={18} aria-hidden /> Drills
+        <ArrowLeft size={18} aria-hidden /> Lessons
       </Link>
       <h1>Which class runs?</h1>
       {error && (
@@ -56,7 +64,7 @@ function ChooseClass({ trouble }: { trouble?: string }) {
           </span>
         </Link>
       ))}
-      {classes?.length === 0 && <p>No class is saved yet. Build one in Drills; it then waits here.</p>}
+      {classes?.length === 0 && <p>No class is saved yet. Build one in Lessons; it then waits here.</p>}
     </main>
   );
 }
@@ -96,7 +104,8 @@ function Running({ plan }: { plan: ClassPlan }) {
 const TURN_WORDS = ['', 'Partner A on the bottom', 'Partner B on the bottom', 'Partner C on the bottom'];
 
 function Now({ run, plan, segment, block }: { run: Run; plan: ClassPlan; segment: Segment; block: Block }) {
-  const drilled = block.kind === 'rest' ? undefined : block;
+  const drilled = isDrilled(block) ? block : undefined;
+  const lines = blockLines(block);
   const next = run.segments[run.now!.index + 1];
   return (
     <div className={styles.now}>
@@ -133,18 +142,19 @@ function Now({ run, plan, segment, block }: { run: Run; plan: ClassPlan; segment
                 ))}
               </ol>
             )}
-            <p>
-              <b className="own">Bottom</b> {drilled.bottom}
-            </p>
-            <p>
-              <b className="top">Top</b> {drilled.top}
-            </p>
-            {drilled.hazards.length > 0 && (
-              <p className={styles.care}>
-                <Hazards tags={drilled.hazards} /> Finish slowly. Release at the tap: hand, foot or voice.
-              </p>
-            )}
           </>
+        )}
+        {lines.map(({ who, text }) => (
+          <p key={`${who} ${text}`}>
+            {who === 'bottom' && <b className="own">Bottom </b>}
+            {who === 'top' && <b className="top">Top </b>}
+            {text}
+          </p>
+        ))}
+        {'hazards' in block && block.hazards.length > 0 && (
+          <p className={styles.care}>
+            <Hazards tags={block.hazards} /> Finish slowly. Release at the tap: hand, foot or voice.
+          </p>
         )}
         <p className={styles.next}>
           Next: {next ? nextWords(next, segment, plan) : 'the end'}
@@ -159,7 +169,7 @@ function headline(segment: Segment, block: Block): string {
   if (segment.kind === 'demo') return 'Shown';
   if (segment.kind === 'change') return 'Change over';
   if (segment.kind === 'rest') return 'Rest';
-  return { setup: 'Set-ups', answer: 'Answer', chain: 'Chain', rest: 'Rest' }[block.kind];
+  return blockName(block.kind).replace(/^./, (first) => first.toUpperCase());
 }
 
 function nextWords(next: Segment, now: Segment, plan: ClassPlan): string {

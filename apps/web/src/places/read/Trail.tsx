@@ -14,7 +14,7 @@ interface Props {
   onBack: () => void;
 }
 
-/** The answers taken so far: a chain that can be kept in the map or sent to Drills, and stepped back on. */
+/** The answers taken so far: a chain that can be kept in the map or sent to Lessons, and stepped back on. */
 export function Trail({ map, trail, onBack }: Props) {
   const dispatch = useAppDispatch();
   const [kept, setKept] = useState('');

@@ -189,7 +189,10 @@ describe('an open document', () => {
     const store = createStore(engineOn(createOutbox('class')));
     await store.dispatch(openDocument(address));
     store.dispatch(
-      changeDocument(address, put('block', { kind: 'rest', id: 'r', title: 'Water', note: '', seconds: 60 })),
+      changeDocument(
+        address,
+        put('block', { kind: 'rest', id: 'r', title: 'Water', note: '', why: '', seconds: 60 }),
+      ),
     );
     const shown = () => selectSession('class', 'monday')(store.getState())!.shown;
     expect(shown()!.blocks).toHaveLength(1);

@@ -34,13 +34,12 @@ export const defineBlock = <S extends z.ZodType<{ kind: string }>>(
 ): BlockDefinition<S> => definition;
 
 export const RESISTANCES = ['cooperative', 'guided', 'choice', 'light', 'full'] as const;
-export const ResistanceSchema = z.enum(RESISTANCES);
-export type Resistance = z.infer<typeof ResistanceSchema>;
+const ResistanceSchema = z.enum(RESISTANCES);
 
-export const BlockSecondsSchema = z.number().min(0, 'time cannot be negative').max(7200, 'at most two hours');
+const BlockSecondsSchema = z.number().min(0, 'time cannot be negative').max(7200, 'at most two hours');
 
 /** One exchange of a block, with what it says kept, so that a class can still be read when the map moves on. */
-export const LinkSchema = z.strictObject({
+const LinkSchema = z.strictObject({
   exchange: IdSchema,
   mirrored: z.boolean().optional(),
   move: NameSchema,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineBlock, drilled, drilledShape, linesOf } from './defineBlock.ts';
 
-export const FORK_WEIGHTS = ['even', 'as top gives them', 'where we are weak'] as const;
+const FORK_WEIGHTS = ['even', 'as top gives them', 'where we are weak'] as const;
 
 /** One start; the partner gives one of a few reactions, unannounced; each of them was taught. */
 export const fork = defineBlock({

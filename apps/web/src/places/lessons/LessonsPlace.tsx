@@ -6,11 +6,13 @@ import {
   freshId,
   type GuardMap,
   type PlannedClass,
+  type PlannedLesson,
 } from '@aftersquall/core';
 import { Play, Plus } from 'lucide-react';
 import { type MouseEvent, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
 import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
@@ -21,14 +23,16 @@ import { useDocument, useEditedDocument } from '../../store/documents/useDocumen
 import { notify } from '../../store/notices.ts';
 import { selectMap } from '../../store/openMap.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useAddress } from '../../store/useAddress.ts';
 import { thePlanner } from '../../workers/planner.ts';
 import { ClassSheet } from './ClassSheet.tsx';
-import styles from './drills.module.scss';
-import { GoalForm } from './GoalForm.tsx';
-import type { Goal, Request } from './request.ts';
+import { LessonForm } from './LessonForm.tsx';
+import styles from './lessons.module.scss';
+import { ReviewForm } from './ReviewForm.tsx';
+import type { AskedLesson, Goal, ReviewRequest } from './request.ts';
 
-/** Classes: the saved ones on the left, the one at hand on the right; a new one is built from goals. */
-export function DrillsPlace() {
+/** Classes: the saved ones on the left, the one at hand on the right; a new one is a lesson from one place, or a review. */
+export function LessonsPlace() {
   const map = useAppSelector(selectMap)!;
   const { classId } = useParams();
   const navigate = useNavigate();
@@ -36,10 +40,14 @@ export function DrillsPlace() {
   const { data: classes, error } = useListDocumentsQuery({ params: { kind: 'class' } });
   const [removeDocument] = useRemoveDocumentMutation();
   const [note, setNote] = useState<PlannedClass>();
+  const [next, setNext] = useState<PlannedLesson['next']>();
+  const [trouble, setTrouble] = useState('');
+  const [params, set] = useAddress();
+  const asReview = params.get('as') === 'review' || params.has('goal');
   const open = useDocument('class', classId);
   useEditedDocument('class', classId);
 
-  const build = async ({ name, goal, request }: { name: string; goal: Goal; request: Request }) => {
+  const build = async ({ name, goal, request }: { name: string; goal: Goal; request: ReviewRequest }) => {
     const planned = await thePlanner().planClass({ ...request, map });
     const taken = (classes ?? []).map(({ id }) => id);
     const plan = classOf(map, freshId(name, taken), name, request, planned);
@@ -55,6 +63,34 @@ export function DrillsPlace() {
       dispatch(notify({ text }));
     }
     navigate(classAddress(made.id));
+  };
+  const teach = async ({ root: wanted, ...asked }: AskedLesson) => {
+    setTrouble('');
+    try {
+      const planner = thePlanner();
+      const root = wanted ?? (await planner.helpfulRoot({ ...asked, map }));
+      const { lesson, blocks, leftOver, next: more } = await planner.planLesson({ ...asked, map, root });
+      const taken = (classes ?? []).map(({ id }) => id);
+      const start = map.positions.find(({ id }) => id === root)!.name;
+      const { minutes, people, apparel } = asked;
+      const head = { format: CLASS_FORMAT, version: CLASS_VERSION, name: start, map: map.id };
+      const plan = ClassSchema.parse({
+        ...head,
+        id: freshId(start, taken),
+        minutes,
+        people,
+        apparel,
+        blocks,
+        leftOver,
+        lesson,
+      });
+      const made = await dispatch(createFresh('class', plan, taken));
+      if (made.refusal) return setTrouble(made.refusal.message);
+      setNext(more);
+      navigate(classAddress(made.id));
+    } catch (error) {
+      setTrouble((error as Error).message);
+    }
   };
   const remove = async ({ id, name }: ClassPlan) => {
     const address = { kind: 'class' as const, id };
@@ -76,14 +112,16 @@ export function DrillsPlace() {
   };
   // What the planner said belongs to the class just built, not to the next one that is opened.
   useEffect(() => {
-    if (!classId) setNote(undefined);
+    if (classId) return;
+    setNote(undefined);
+    setNext(undefined);
   }, [classId]);
 
   return (
     <>
-      <title>{open?.shown ? `${open.shown.name} · Drills` : 'Drills'}</title>
+      <title>{open?.shown ? `${open.shown.name} · Lessons` : 'Lessons'}</title>
       <header className="place-bar">
-        <h1>Drills</h1>
+        <h1>Lessons</h1>
         {open?.shown && (
           <>
             <span className="push" />
@@ -95,7 +133,7 @@ export function DrillsPlace() {
           </>
         )}
       </header>
-      <div className={styles['drills-body']}>
+      <div className={styles['lessons-body']}>
         <nav className={styles['class-list']} aria-label="Classes">
           <Link
             className={`${styles['pick-class']} ${classId ? '' : 'on'}`}
@@ -120,9 +158,31 @@ export function DrillsPlace() {
         </nav>
         <div className={styles['class-body']}>
           {!classId ? (
-            <GoalForm key={map.id} map={map} onBuild={build} />
+            <>
+              <ChoiceToggle
+                label="What kind of class"
+                value={asReview ? 'review' : 'lesson'}
+                choices={[
+                  ['lesson', 'A lesson'],
+                  ['review', 'A review'],
+                ]}
+                onChange={(kind) => set({ as: kind === 'review' ? 'review' : undefined, goal: undefined })}
+              />
+              {asReview ? (
+                <ReviewForm key={map.id} map={map} onBuild={build} />
+              ) : (
+                <LessonForm key={map.id} map={map} trouble={trouble} onBuild={teach} />
+              )}
+            </>
           ) : open?.shown ? (
-            <ClassSheet key={classId} plan={open.shown} planned={note} onRemove={remove} />
+            <ClassSheet
+              key={classId}
+              plan={open.shown}
+              planned={note}
+              next={next}
+              onNext={setNext}
+              onRemove={remove}
+            />
           ) : (
             open?.state === 'missing' && (
               <p>
@@ -143,7 +203,7 @@ function classOf(
   map: GuardMap,
   id: string,
   name: string,
-  { minutes, people, apparel }: Request,
+  { minutes, people, apparel }: ReviewRequest,
   { blocks, leftOver }: PlannedClass,
 ): ClassPlan {
   const head = { format: CLASS_FORMAT, version: CLASS_VERSION, id, name, map: map.id };

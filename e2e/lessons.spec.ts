@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from './app.ts';
 import { saved } from './http.ts';
 
@@ -5,7 +6,7 @@ test('any two of reps, minutes and seconds give the third, and bad numbers say w
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/club/classes`);
+  await page.goto(`${demo.url}/club/classes?as=review`);
   await page.getByLabel('Minutes').fill('3');
   await page.getByLabel('All of Triangle locked').check();
   await page.getByRole('button', { name: 'Build the class' }).click();
@@ -13,8 +14,14 @@ test('any two of reps, minutes and seconds give the third, and bad numbers say w
   await page.getByLabel('Minutes').fill('45');
   await page.getByRole('button', { name: 'Build the class' }).click();
 
-  await expect(page.getByLabel('Name')).toHaveValue('Triangle locked');
-  const block = page.getByRole('list').getByRole('listitem').filter({ hasText: 'strangle' }).first();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Triangle locked');
+  await page
+    .getByRole('list', { name: 'Time line' })
+    .getByRole('listitem')
+    .last()
+    .getByRole('button')
+    .click();
+  const block = page.locator('section', { has: page.getByLabel('Reps each') }).last();
   await block.getByLabel('Minutes of work').fill('4');
   await page.keyboard.press('Enter');
   const seconds = Number(await block.getByLabel('Seconds a rep').inputValue());
@@ -32,7 +39,7 @@ test('what does not fit is listed for another class, and a removed class comes b
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/club/classes`);
+  await page.goto(`${demo.url}/club/classes?as=review`);
   await page.getByLabel('Minutes').fill('20');
   await page.getByRole('button', { name: /Cover all of Cross-sleeve/ }).click();
   await page.getByRole('button', { name: 'Build the class' }).click();
@@ -49,7 +56,7 @@ test('a class is removed and built again under the same name, and both can be ha
   request,
 }) => {
   const build = async () => {
-    await page.goto(`${demo.url}/club/classes`);
+    await page.goto(`${demo.url}/club/classes?as=review`);
     await page.getByLabel('Minutes').fill('20');
     await page.getByLabel('All of Triangle locked').check();
     await page.getByRole('button', { name: 'Build the class' }).click();
@@ -84,20 +91,67 @@ test('what cannot be had back for want of the server is still offered once it is
   await expect(page.getByLabel('Name')).toHaveValue(/^Tuesday/);
 });
 
-test('blocks are dragged into another order, also by keyboard', async ({ page, demo }) => {
+test('blocks are dragged into another order on the time line, by mouse and by keyboard', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/club/classes/tuesday`);
-  const blocks = page.getByRole('list').getByRole('listitem');
-  const before = await blocks.evaluateAll((items) => items.map((item) => item.getAttribute('aria-label')));
-  const grip = blocks.first().getByRole('button', { name: /^Drag/ });
-  await grip.focus();
-  await page.keyboard.press('Space');
-  await expect(grip).toHaveAttribute('aria-pressed', 'true');
-  await page.keyboard.press('ArrowDown');
-  await expect(page.getByText(/was moved over droppable area/)).toBeAttached();
-  await page.keyboard.press('Space');
+  const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
+  await expect(blocks.first()).toBeVisible();
+  const names = () => blocks.evaluateAll((items) => items.map((item) => item.getAttribute('aria-label')));
+  const before = await names();
+  await blocks.first().getByRole('button').focus();
+  await page.keyboard.press('Alt+ArrowRight');
   await expect(blocks.first()).toHaveAttribute('aria-label', before[1]!);
   await page.reload();
   await expect(blocks.nth(1)).toHaveAttribute('aria-label', before[0]!);
+  await page.keyboard.press('Control+z');
+
+  const again = await names();
+  const from = (await blocks.nth(0).boundingBox())!;
+  const to = (await blocks.nth(2).boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + 30);
+  await page.mouse.down();
+  await page.mouse.move(to.x + to.width / 2, to.y + 30, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(names).not.toEqual(again);
+});
+
+test('a block is made longer at its edge, split, doubled and taken out; the total follows', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/club/classes/tuesday`);
+  const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
+  await expect(blocks.first()).toBeVisible();
+  const total = async () => {
+    const text = await page.getByText(/^\d+:\d\d of \d+:00$/).textContent();
+    const [minutes, seconds] = text!.split(' ')[0]!.split(':').map(Number);
+    return minutes! * 60 + seconds!;
+  };
+  const before = await total();
+  const box = (await blocks.nth(1).boundingBox())!;
+  await page.mouse.move(box.x + box.width, box.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width + 60, box.y + 60, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(total).toBeGreaterThan(before);
+  await page.getByRole('heading', { name: 'Lessons' }).click();
+  await page.keyboard.press('Control+z');
+  await expect.poll(total).toBe(before);
+
+  const count = await blocks.count();
+  const bar = blocks.nth(1).getByRole('button');
+  await bar.focus();
+  await page.keyboard.press('+');
+  await expect.poll(total).toBeGreaterThan(before);
+  await page.keyboard.press('Alt+d');
+  await expect(blocks).toHaveCount(count + 1);
+  await bar.focus();
+  await page.keyboard.press('Alt+s');
+  await expect(blocks).toHaveCount(count + 2);
+  await page.keyboard.press('Delete');
+  await expect(blocks).toHaveCount(count + 1);
 });
 
 test('without the jacket what needs it is left out, and one side takes half the time', async ({
@@ -120,11 +174,12 @@ test('without the jacket what needs it is left out, and one side takes half the 
   await expect(page.getByText('Nothing fits into 30 minutes.')).toBeVisible();
 
   await page.getByRole('link', { name: 'New class' }).click();
+  await page.getByRole('button', { name: 'A review' }).click();
   await page.getByLabel('Minutes').fill('30');
   await page.getByRole('button', { name: 'Gi', exact: true }).click();
   await page.getByLabel('All of Triangle locked').check();
   await page.getByRole('button', { name: 'Build the class' }).click();
-  const block = page.getByRole('list').getByRole('listitem').first();
+  const block = page.locator('section', { has: page.getByLabel('Reps each') }).last();
   await expect(block).toBeVisible();
   const both = await total();
   await block
@@ -133,7 +188,7 @@ test('without the jacket what needs it is left out, and one side takes half the 
     .click();
   await expect.poll(total).toBeLessThan(both);
   await page.getByRole('button', { name: 'Add water' }).click();
-  const water = page.getByRole('listitem', { name: 'Water' }).last();
+  const water = page.getByRole('region', { name: 'Water' });
   await water.getByLabel('Seconds').fill('90');
   await page.keyboard.press('Enter');
   await expect(water.getByLabel('Seconds')).toHaveValue('90');
@@ -144,7 +199,7 @@ test('without the jacket what needs it is left out, and one side takes half the 
 
 test('a class is undone as a map is, and the map is left alone', async ({ page, demo, request }) => {
   await page.goto(`${demo.url}/club/classes/tuesday`);
-  const blocks = page.getByRole('list').getByRole('listitem');
+  const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
   await expect(blocks.first()).toBeVisible();
   const count = await blocks.count();
   await page.getByRole('button', { name: 'Add water' }).click();
@@ -152,7 +207,7 @@ test('a class is undone as a map is, and the map is left alone', async ({ page, 
   await page.getByLabel('Minutes', { exact: true }).fill('75');
   await page.getByLabel('Minutes', { exact: true }).press('Enter');
   await expect(page.getByText(/of 75:00/)).toBeVisible();
-  await page.getByRole('heading', { name: 'Drills' }).click();
+  await page.getByRole('heading', { name: 'Lessons' }).click();
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toHaveAttribute(
     'title',
     'Undo: minutes 60 → 75 (Ctrl Z)',
@@ -176,4 +231,71 @@ test('what is typed for the next class is there when one comes back to it', asyn
   await page.getByRole('link', { name: /^Tuesday/ }).click();
   await page.getByRole('link', { name: 'New class' }).click();
   await expect(form.getByLabel('Minutes')).toHaveValue('45');
+});
+
+test('from nothing to a printed sheet: a place, an hour, and the whole class with its reasons', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/club/classes`);
+  await page.getByLabel('Starts from').selectOption('Cross-sleeve guard, top standing');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  const tree = page.getByRole('region', { name: 'What it teaches' });
+  await expect(tree).toContainText(/A round from here: −\d\.\d\d before, \+\d\.\d\d after this class/);
+  const steps = tree.locator('li[aria-label]');
+  const taught = await steps.count();
+  expect(taught).toBeGreaterThanOrEqual(3);
+  expect(taught).toBeLessThanOrEqual(5);
+  await expect(tree).toContainText(/Top .+ one time in .+: worth \+/);
+  await expect(page.getByText(/^\d+:\d\d of 60:00$/)).toBeVisible();
+
+  // The sheet on paper has every block, and so has the Markdown.
+  const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
+  const titles = await blocks.evaluateAll((items) => items.map((item) => item.getAttribute('aria-label')!));
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Markdown' }).click();
+  const text = readFileSync(await (await download).path(), 'utf8');
+  for (const title of titles) expect(text).toContain(title);
+  await page.emulateMedia({ media: 'print' });
+  const sheet = page.getByRole('article', { name: 'Class sheet' });
+  await expect(sheet).toBeVisible();
+  for (const title of titles) await expect(sheet).toContainText(title);
+  await expect(sheet).toContainText('Calls:');
+  await expect(page.getByRole('navigation', { name: 'Classes' })).toBeHidden();
+});
+
+test('a move is pinned, left out or known already, and the class and its worth answer; one undo takes it back', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/club/classes`);
+  await page.getByLabel('Starts from').selectOption('Single-leg X');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  const tree = page.getByRole('region', { name: 'What it teaches' });
+  const first = tree.locator('li[aria-label]').first();
+  const name = (await first.getAttribute('aria-label'))!;
+  const worth = await tree.locator('p').first().textContent();
+  await tree.getByRole('button', { name: `Leave out ${name}` }).click();
+  await expect(tree.getByRole('button', { name: `left out: ${name}` })).toBeVisible();
+  await expect(tree.locator(`li[aria-label="${name}"]`)).toHaveCount(0);
+  await expect(tree.locator('p').first()).not.toHaveText(worth!);
+  await page.getByRole('heading', { name: 'Lessons' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(tree.locator('p').first()).toHaveText(worth!);
+  await expect(tree.locator(`li[aria-label="${name}"]`)).toHaveCount(1);
+});
+
+test('a lesson that cannot be says why and what to do', async ({ page, empty, demo }) => {
+  await page.goto(empty.url);
+  await page.getByLabel('Name of the map').fill('Mine');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Mine' })).toBeVisible();
+  await page.getByRole('link', { name: 'Lessons' }).click();
+  await expect(page.getByText('The map has no moves yet')).toBeVisible();
+  await page.goto(`${demo.url}/club/classes`);
+  await page.getByLabel('People').fill('0');
+  await page.getByLabel('Minutes').fill('soon');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  await expect(page.getByText('at least 1')).toBeVisible();
+  await expect(page.getByText('minutes: give a number')).toBeVisible();
 });

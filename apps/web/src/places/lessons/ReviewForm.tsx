@@ -2,35 +2,30 @@ import { type GuardMap, indexMap, landingWords, playable, reactionName } from '@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { type UseFormRegisterReturn, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { useSearchParams } from 'react-router';
 import { z } from 'zod';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
-import styles from './drills.module.scss';
-import type { Goal, Request } from './request.ts';
+import { GoalField, wholeNumber } from './GoalField.tsx';
+import styles from './lessons.module.scss';
+import type { Goal, ReviewRequest } from './request.ts';
 
-const whole = (least: number, most: number, what: string) =>
-  z.coerce
-    .number({ error: `${what}: give a number` })
-    .int(`${what}: whole numbers`)
-    .min(least, `at least ${least}`)
-    .max(most, `at most ${most}`);
 const GoalSchema = z.object({
   name: z.string().trim().max(120, 'at most 120 characters'),
-  minutes: whole(5, 240, 'minutes'),
-  people: whole(1, 200, 'people'),
+  minutes: wholeNumber(5, 240, 'minutes'),
+  people: wholeNumber(1, 200, 'people'),
 });
 
 interface Props {
   map: GuardMap;
-  onBuild: (order: { name: string; goal: Goal; request: Request }) => Promise<void>;
+  onBuild: (order: { name: string; goal: Goal; request: ReviewRequest }) => Promise<void>;
 }
 
-/** What the class is for: a whole system or chosen exchanges; the minutes, the people, the apparel. */
-export function GoalForm({ map, onBuild }: Props) {
+/** What a review goes through: a whole system or chosen exchanges; the minutes, the people, the apparel. */
+export function ReviewForm({ map, onBuild }: Props) {
   const apparel = useAppSelector((state) => state.settings.apparel);
   const dispatch = useAppDispatch();
   const goal = useAppSelector((state) => state.classGoal);
@@ -91,9 +86,9 @@ export function GoalForm({ map, onBuild }: Props) {
 
   return (
     <Form onSubmit={build} noValidate className={styles['goal-form']} aria-label="New class">
-      <h2>What is the class for?</h2>
+      <h2>What is gone through again?</h2>
       <div className={styles['goal-line']}>
-        <Field
+        <GoalField
           label="Name"
           id="class-name"
           error={errors.name?.message}
@@ -102,7 +97,7 @@ export function GoalForm({ map, onBuild }: Props) {
           placeholder={chosen.size > 0 ? suggested() : undefined}
         />
         {(['minutes', 'people'] as const).map((what) => (
-          <Field
+          <GoalField
             key={what}
             label={what === 'minutes' ? 'Minutes' : 'People'}
             id={`class-${what}`}
@@ -184,7 +179,7 @@ interface GoalsProps {
   exchanges: ReturnType<typeof positionsWithExchanges>[number]['exchanges'];
   chosen: ReadonlySet<string>;
   flip: (ids: readonly string[]) => void;
-  apparel: Request['apparel'];
+  apparel: ReviewRequest['apparel'];
 }
 
 function PositionGoals({ map, name, exchanges, chosen, flip, apparel }: GoalsProps) {
@@ -233,24 +228,5 @@ function PositionGoals({ map, name, exchanges, chosen, flip, apparel }: GoalsPro
         })}
       </details>
     </div>
-  );
-}
-
-interface FieldProps {
-  label: string;
-  id: string;
-  error: string | undefined;
-  input: UseFormRegisterReturn;
-  wide?: boolean;
-  placeholder?: string | undefined;
-}
-
-function Field({ label, id, error, input, wide, placeholder }: FieldProps) {
-  return (
-    <Form.Group controlId={id} className={wide ? styles.wide : styles.narrow}>
-      <Form.Label>{label}</Form.Label>
-      <Form.Control size="sm" {...input} isInvalid={Boolean(error)} placeholder={placeholder} />
-      <Form.Control.Feedback type="invalid">{error}</Form.Control.Feedback>
-    </Form.Group>
   );
 }

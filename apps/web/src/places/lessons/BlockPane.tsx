@@ -1,0 +1,270 @@
+import {
+  type Block,
+  blockName,
+  blockTime,
+  type ClassPlan,
+  canSplit,
+  type DrilledBlock,
+  fillReps,
+  forkCalls,
+  type Issue,
+  isDrilled,
+  isPlayed,
+  type PlayedBlock,
+  RESISTANCES,
+  type RepSum,
+} from '@aftersquall/core';
+import { ArrowLeft, ArrowRight, Copy, SquareSplitHorizontal } from 'lucide-react';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { clock } from '../../components/clock.ts';
+import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
+import { SelectField } from '../../components/fields/SelectField.tsx';
+import { Hazards } from '../../components/Hazards.tsx';
+import { IconButton } from '../../components/IconButton.tsx';
+import { TakeOut } from '../../components/TakeOut.tsx';
+import styles from './lessons.module.scss';
+
+interface Props {
+  block: Block;
+  plan: ClassPlan;
+  start: number;
+  /** It ends after the class does. */
+  over: boolean;
+  onChange: (block: Block) => Issue[];
+  onMove: (by: number) => void;
+  onDuplicate: () => void;
+  onSplit: () => void;
+  onRemove: () => void;
+}
+
+/** The block that is open: when, what, how often, why, and what each partner does. */
+export function BlockPane({
+  block,
+  plan,
+  start,
+  over,
+  onChange,
+  onMove,
+  onDuplicate,
+  onSplit,
+  onRemove,
+}: Props) {
+  const { total } = blockTime(block, plan);
+  return (
+    <section className={styles['block-pane']} aria-label={block.title}>
+      <header>
+        <b className={styles.when}>{clock(start)}</b>
+        <span className="label-small">
+          {blockName(block.kind)}, {clock(total)}
+        </span>
+        {over && <span className="hazard small">over</span>}
+        {'hazards' in block && <Hazards tags={block.hazards} />}
+        <span className="ms-auto" />
+        <IconButton bare label={`Earlier: ${block.title}`} onClick={() => onMove(-1)}>
+          <ArrowLeft size={16} aria-hidden />
+        </IconButton>
+        <IconButton bare label={`Later: ${block.title}`} onClick={() => onMove(1)}>
+          <ArrowRight size={16} aria-hidden />
+        </IconButton>
+        <IconButton bare label={`Duplicate: ${block.title}`} onClick={onDuplicate}>
+          <Copy size={16} aria-hidden />
+        </IconButton>
+        <IconButton bare label={`Split: ${block.title}`} disabled={!canSplit(block)} onClick={onSplit}>
+          <SquareSplitHorizontal size={16} aria-hidden />
+        </IconButton>
+        <TakeOut label={`Take out: ${block.title}`} onClick={onRemove} />
+      </header>
+      <SavedField label="Title" value={block.title} onSave={(title) => onChange({ ...block, title })} />
+      {block.why && <p className={styles.why}>{block.why}</p>}
+      {isDrilled(block) && <Drilled block={block} plan={plan} onChange={onChange} />}
+      {isPlayed(block) && <Played block={block} onChange={onChange} />}
+      {'seconds' in block && (
+        <div className={`${styles['goal-line']} numbers`}>
+          <SavedField
+            label="Seconds"
+            type="number"
+            value={String(block.seconds)}
+            onSave={(text) => onChange({ ...block, seconds: readNumber(text) as number })}
+          />
+        </div>
+      )}
+      <Words block={block} onChange={onChange} />
+    </section>
+  );
+}
+
+/** What is said of the block, in its own fields. */
+function Words({ block, onChange }: { block: Block; onChange: (block: Block) => Issue[] }) {
+  const field = (label: string, key: string) =>
+    key in block && (
+      <SavedField
+        key={key}
+        label={label}
+        lines={2}
+        value={String((block as unknown as Record<string, unknown>)[key] ?? '')}
+        onSave={(text) => onChange({ ...block, [key]: text } as Block)}
+      />
+    );
+  return (
+    <div className={styles.words}>
+      {field('Said', 'text')}
+      {field('How it is done', 'how')}
+      {field('How much', 'dose')}
+      {field('Partner', 'partner')}
+      {field('Start', 'start')}
+      {field('Bottom', 'bottom')}
+      {field('Top', 'top')}
+      {field('What ends it', 'ends')}
+      {field('How it begins again', 'restart')}
+      {field('Note', 'note')}
+    </div>
+  );
+}
+
+interface DrilledProps {
+  block: DrilledBlock;
+  plan: ClassPlan;
+  onChange: (block: Block) => Issue[];
+}
+
+function Drilled({ block, plan, onChange }: DrilledProps) {
+  const { turns, work } = blockTime(block, plan);
+  const shifts = turns * block.sides;
+  const fill = (given: Partial<RepSum>): Issue[] | string => {
+    try {
+      const { reps, secondsPerRep } = fillReps(given, shifts);
+      return onChange({ ...block, reps, secondsPerRep });
+    } catch (error) {
+      return (error as Error).message;
+    }
+  };
+  const number = (text: string) => readNumber(text) as number;
+  return (
+    <>
+      <div className={styles.links}>
+        {block.links.map((link, place) => (
+          <span key={`${link.exchange}-${place}`}>
+            {link.move}
+            {link.meets && <span className="top"> · {link.meets}</span>}
+            {block.links.length === 1 && link.leads && <span className="soft"> → {link.leads}</span>}
+          </span>
+        ))}
+      </div>
+      <div className={`${styles['goal-line']} numbers`}>
+        <SavedField
+          label="Reps each"
+          type="number"
+          value={String(block.reps)}
+          onSave={(text) => fill({ reps: number(text), secondsPerRep: block.secondsPerRep })}
+        />
+        <SavedField
+          label="Seconds a rep"
+          type="number"
+          value={String(block.secondsPerRep)}
+          onSave={(text) => fill({ reps: block.reps, secondsPerRep: number(text) })}
+        />
+        <SavedField
+          label="Minutes of work"
+          type="number"
+          value={String(Math.round((work / 60) * 10) / 10)}
+          onSave={(text) => fill({ minutes: number(text), secondsPerRep: block.secondsPerRep })}
+        />
+        <SavedField
+          label="Shown for"
+          type="number"
+          unit="s"
+          value={String(block.demoSeconds)}
+          onSave={(text) => onChange({ ...block, demoSeconds: number(text) })}
+        />
+        <Resistance block={block} onChange={onChange} />
+        <ChoiceToggle
+          label={`Sides of ${block.title}`}
+          above="Sides"
+          value={String(block.sides) as '1' | '2'}
+          choices={[
+            ['1', 'One'],
+            ['2', 'Both'],
+          ]}
+          onChange={(sides) => onChange({ ...block, sides: sides === '1' ? 1 : 2 })}
+        />
+      </div>
+      {block.kind === 'fork' && <Calls block={block} onChange={onChange} />}
+    </>
+  );
+}
+
+function Played({ block, onChange }: { block: PlayedBlock; onChange: (block: Block) => Issue[] }) {
+  const number = (text: string) => readNumber(text) as number;
+  return (
+    <div className={`${styles['goal-line']} numbers`}>
+      <SavedField
+        label="Rounds each"
+        type="number"
+        value={String(block.rounds)}
+        onSave={(text) => onChange({ ...block, rounds: number(text) })}
+      />
+      <SavedField
+        label="Seconds a round"
+        type="number"
+        value={String(block.secondsPerRound)}
+        onSave={(text) => onChange({ ...block, secondsPerRound: number(text) })}
+      />
+      <Resistance block={block} onChange={onChange} />
+    </div>
+  );
+}
+
+function Resistance({
+  block,
+  onChange,
+}: {
+  block: DrilledBlock | PlayedBlock;
+  onChange: (block: Block) => Issue[];
+}) {
+  return (
+    <SelectField
+      label="Resistance"
+      value={block.resistance}
+      choices={RESISTANCES.map((value) => ({ value, name: value }))}
+      onChange={(value) => onChange({ ...block, resistance: value as (typeof RESISTANCES)[number] })}
+    />
+  );
+}
+
+const WEIGHTS = ['even', 'as top gives them', 'where we are weak'] as const;
+/** So many calls are shown. */
+const CALLS = 18;
+
+/** What the partner calls, in order: drawn again at a press. */
+function Calls({
+  block,
+  onChange,
+}: {
+  block: Extract<Block, { kind: 'fork' }>;
+  onChange: (block: Block) => Issue[];
+}) {
+  return (
+    <div className={styles.calls}>
+      <SelectField
+        label="Calls"
+        value={block.weights}
+        choices={WEIGHTS.map((value) => ({ value, name: value }))}
+        onChange={(value) => onChange({ ...block, weights: value as (typeof WEIGHTS)[number] })}
+      />
+      <ol aria-label="Call sheet">
+        {forkCalls(block, CALLS).map((call, i) => (
+          <li key={`${block.seed} ${i}`} title={block.links[call]!.move}>
+            {block.links[call]!.meets || 'nothing'}
+          </li>
+        ))}
+      </ol>
+      <button
+        type="button"
+        className="btn btn-sm btn-plain"
+        onClick={() => onChange({ ...block, seed: (block.seed + 1) % 1_000_000 })}
+      >
+        Draw again
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,278 @@
+import {
+  type Block,
+  batch,
+  type ClassPlan,
+  type Command,
+  classSeconds,
+  describeHead,
+  diffDocuments,
+  duplicateBlock,
+  edit,
+  freshId,
+  type GuardMap,
+  type Issue,
+  indexMap,
+  type Lesson,
+  landingWords,
+  type PlannedClass,
+  type PlannedLesson,
+  place,
+  printClass,
+  put,
+  reactionName,
+  remove,
+  SHIPPED_PROFILES,
+  splitBlock,
+  trioSeconds,
+} from '@aftersquall/core';
+import { Droplets, FileDown, Printer, Trash2 } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import { ApparelToggle } from '../../components/ApparelToggle.tsx';
+import { clock } from '../../components/clock.ts';
+import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
+import { saveFile } from '../../components/saveFile.ts';
+import { changeDocument } from '../../store/documents/engine.ts';
+import { useDocument } from '../../store/documents/useDocument.ts';
+import { notify } from '../../store/notices.ts';
+import { useAppDispatch } from '../../store/store.ts';
+import { thePlanner } from '../../workers/planner.ts';
+import { BlockPane } from './BlockPane.tsx';
+import { ClassPaper } from './ClassPaper.tsx';
+import { LessonTree } from './LessonTree.tsx';
+import styles from './lessons.module.scss';
+import { TimeLine } from './TimeLine.tsx';
+
+interface Props {
+  plan: ClassPlan;
+  planned: PlannedClass | undefined;
+  next: PlannedLesson['next'];
+  onNext: (next: PlannedLesson['next']) => void;
+  onRemove: (plan: ClassPlan) => Promise<void>;
+}
+
+/** A class as it will run: what it teaches, its blocks on the time line, the one that is open, the total against the time there is. */
+export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
+  const dispatch = useAppDispatch();
+  const map = useDocument('map', plan.map)?.shown;
+  const [picked, setPicked] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const total = classSeconds(plan);
+  const budget = plan.minutes * 60;
+  const change = (command: Command, announce?: string): Issue[] =>
+    dispatch(changeDocument({ kind: 'class', id: plan.id }, command, announce ? { announce } : {}));
+  const changeHead = (
+    field: 'name' | 'minutes' | 'people' | 'changeOverSeconds' | 'apparel',
+    value: unknown,
+  ) => change(describeHead([{ path: [field], value }]));
+  const taken = plan.blocks.map(({ id }) => id);
+  const at = Math.max(
+    0,
+    plan.blocks.findIndex(({ id }) => id === picked),
+  );
+  const block = plan.blocks[at];
+  const start = classSeconds({ ...plan, blocks: plan.blocks.slice(0, at) });
+  const move = (id: string, to: number) => {
+    if (to >= 0 && to < plan.blocks.length) change(place('block', id, to));
+  };
+  const putAfter = (after: Block, added: Block) => {
+    change(put('block', added, taken.indexOf(after.id) + 1));
+    setPicked(added.id);
+  };
+  const split = (one: Block) => {
+    const [first, second] = splitBlock(one, taken);
+    change(batch([edit('block', one, first), put('block', second, taken.indexOf(one.id) + 1)]));
+  };
+  const takeOut = (one: Block) => change(remove('block', one.id), `Took out “${one.title}”.`);
+  const onKey = (one: Block, key: 'duplicate' | 'split' | 'remove') => {
+    if (key === 'duplicate') putAfter(one, duplicateBlock(one, taken));
+    else if (key === 'split') split(one);
+    else takeOut(one);
+  };
+  const chooseAnew = async (lesson: Lesson, changes: Partial<Lesson>) => {
+    if (!map) return;
+    setBusy(true);
+    const wanted = { ...lesson, ...changes };
+    try {
+      const found = await thePlanner().planLesson({
+        ...wanted,
+        map,
+        minutes: plan.minutes,
+        people: plan.people,
+        apparel: plan.apparel,
+        changeOverSeconds: plan.changeOverSeconds,
+        rules: SHIPPED_PROFILES.find(({ id }) => id === lesson.rules),
+      });
+      const after = { ...plan, lesson: found.lesson, blocks: found.blocks, leftOver: found.leftOver };
+      change(diffDocuments(plan, after, 'the lesson chosen anew'));
+      onNext(found.next);
+    } catch (error) {
+      dispatch(notify({ text: (error as Error).message }));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <div className={styles['class-sheet']}>
+      <div className={styles['goal-line']}>
+        <div className={styles.wide}>
+          <SavedField label="Name" value={plan.name} onSave={(name) => changeHead('name', name)} />
+        </div>
+        <SavedField
+          label="Minutes"
+          type="number"
+          value={String(plan.minutes)}
+          onSave={(text) => changeHead('minutes', readNumber(text))}
+        />
+        <SavedField
+          label="People"
+          type="number"
+          value={String(plan.people)}
+          onSave={(text) => changeHead('people', readNumber(text))}
+        />
+        <SavedField
+          label="Change-over"
+          type="number"
+          unit="s"
+          value={String(plan.changeOverSeconds)}
+          onSave={(text) => changeHead('changeOverSeconds', readNumber(text))}
+        />
+        <ApparelToggle
+          above="Apparel"
+          value={plan.apparel}
+          onChange={(apparel) => changeHead('apparel', apparel)}
+        />
+      </div>
+      {map && plan.lesson && (
+        <LessonTree
+          map={map}
+          plan={plan}
+          lesson={plan.lesson}
+          next={next}
+          busy={busy}
+          onChange={(changes) => void chooseAnew(plan.lesson!, changes)}
+        />
+      )}
+      <Total plan={plan} total={total} budget={budget} planned={planned}>
+        <div className={styles.actions}>
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => print()}>
+            <Printer size={14} aria-hidden /> Print
+          </button>
+          <button
+            type="button"
+            className="btn btn-sm btn-plain"
+            onClick={() => saveFile(`${plan.id}.md`, printClass(plan), 'text/markdown;charset=utf-8')}
+          >
+            <FileDown size={14} aria-hidden /> Markdown
+          </button>
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => void onRemove(plan)}>
+            <Trash2 size={14} aria-hidden /> Remove
+          </button>
+        </div>
+      </Total>
+      {plan.blocks.length > 0 && (
+        <TimeLine
+          plan={plan}
+          open={block?.id}
+          onOpen={setPicked}
+          onMove={move}
+          onChange={(before, after) => change(edit('block', before, after))}
+          onKey={onKey}
+        />
+      )}
+      {block && (
+        <BlockPane
+          key={block.id}
+          block={block}
+          plan={plan}
+          start={start}
+          over={start + classSeconds({ ...plan, blocks: [block] }) > budget}
+          onChange={(after) => change(edit('block', block, after))}
+          onMove={(by) => move(block.id, at + by)}
+          onDuplicate={() => onKey(block, 'duplicate')}
+          onSplit={() => onKey(block, 'split')}
+          onRemove={() => takeOut(block)}
+        />
+      )}
+      {plan.blocks.length === 0 && (
+        <p>Nothing fits into {plan.minutes} minutes. Take more time or fewer goals.</p>
+      )}
+      <button
+        type="button"
+        className="btn btn-sm btn-plain"
+        onClick={() => {
+          const id = freshId('rest', taken);
+          const water: Block = { kind: 'rest', id, title: 'Water', note: '', why: '', seconds: 60 };
+          if (block) putAfter(block, water);
+          else change(put('block', water));
+        }}
+      >
+        <Droplets size={14} aria-hidden /> Add water
+      </button>
+      {map && plan.leftOver.length > 0 && <LeftOver map={map} ids={plan.leftOver} />}
+      <ClassPaper plan={plan} />
+    </div>
+  );
+}
+
+function Total({
+  plan,
+  total,
+  budget,
+  planned,
+  children,
+}: {
+  plan: ClassPlan;
+  total: number;
+  budget: number;
+  planned: PlannedClass | undefined;
+  children: ReactNode;
+}) {
+  const over = total > budget;
+  const trio = trioSeconds(plan);
+  return (
+    <div className={`${styles.total} ${over ? 'over' : ''}`}>
+      <b>
+        {clock(total)} of {clock(budget)}
+      </b>
+      <span>{over ? `${clock(total - budget)} too long` : `${clock(budget - total)} free`}</span>
+      {trio > 0 && (
+        <span className="soft">
+          {clock(trio)} of it because {plan.people} is odd: in the trio three take turns
+        </span>
+      )}
+      {planned && (
+        <span className="soft small">
+          {planned.cover.chains.length} chains, {clock(planned.cover.cost)} to walk once
+          {planned.cover.proved
+            ? ', which is the least possible.'
+            : `; no way takes less than ${clock(planned.cover.bound)}.`}
+        </span>
+      )}
+      {children}
+    </div>
+  );
+}
+
+function LeftOver({ map, ids }: { map: GuardMap; ids: string[] }) {
+  const index = indexMap(map);
+  return (
+    <section className="mt-3">
+      <h3>Did not fit: {ids.length} for another class</h3>
+      <ul>
+        {ids.map((id) => {
+          const exchange = index.exchange.get(id);
+          const move = exchange && index.move.get(exchange.move);
+          return (
+            <li key={id}>
+              {move?.name ?? id}
+              {exchange && exchange.reaction !== 'none' && (
+                <span className="top"> · {reactionName(map, exchange.reaction)}</span>
+              )}
+              {exchange && <span className="soft"> → {landingWords(map, exchange.to)}</span>}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

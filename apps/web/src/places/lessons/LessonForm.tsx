@@ -1,0 +1,145 @@
+import { type GuardMap, indexMap, METHODS, SHIPPED_PROFILES } from '@aftersquall/core';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Form } from 'react-bootstrap';
+import { useForm } from 'react-hook-form';
+import { z } from 'zod';
+import { ApparelChoice } from '../../components/ApparelChoice.tsx';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { SelectField } from '../../components/fields/SelectField.tsx';
+import { RulesChoice } from '../../components/RulesChoice.tsx';
+import { changeGoal } from '../../store/classGoal.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { GoalField, wholeNumber } from './GoalField.tsx';
+import styles from './lessons.module.scss';
+import type { AskedLesson } from './request.ts';
+
+const LessonGoal = z.object({
+  minutes: wholeNumber(5, 240, 'minutes'),
+  people: wholeNumber(1, 200, 'people'),
+});
+
+const LEVELS = ['novice', 'intermediate', 'expert'] as const;
+const METHOD_WORDS = {
+  'reps-first': 'Reps first: each link by itself, then in a row, rounds last',
+  mixed: 'Mixed: reps, then choices, then a task',
+  'games-first': 'Task first: few words, reps for what broke in it, the task again',
+} as const;
+
+interface Props {
+  map: GuardMap;
+  trouble: string;
+  onBuild: (asked: AskedLesson) => Promise<void>;
+}
+
+/** What a class is about in one line, and who comes: the whole class is made of that. */
+export function LessonForm({ map, trouble, onBuild }: Props) {
+  const dispatch = useAppDispatch();
+  const goal = useAppSelector((state) => state.classGoal);
+  const { apparel, rules } = useAppSelector(({ settings }) => settings);
+  const form = useForm({
+    resolver: zodResolver(LessonGoal),
+    defaultValues: goal as z.input<typeof LessonGoal>,
+  });
+  const field = (name: 'minutes' | 'people') =>
+    form.register(name, { onChange: ({ target }) => dispatch(changeGoal({ [name]: target.value })) });
+  const { errors, isSubmitting } = form.formState;
+  const index = indexMap(map);
+  const roots = [
+    ...map.systems.map(({ id, name }) => ({ id, name })),
+    { id: '', name: 'In no system' },
+  ].flatMap((system) =>
+    map.positions
+      .filter(({ id, systems }) => (systems[0] ?? '') === system.id && index.movesOf(id).length > 0)
+      .map(({ id, name }) => ({ value: id, name, group: system.name })),
+  );
+  const build = form.handleSubmit(({ minutes, people }) =>
+    onBuild({
+      root: index.position.has(goal.root) ? goal.root : undefined,
+      minutes,
+      people,
+      apparel,
+      level: goal.level,
+      youth: goal.youth,
+      rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
+      method: goal.method,
+      sides: goal.sides === '1' ? 1 : 2,
+    }),
+  );
+  return (
+    <Form onSubmit={build} noValidate className={styles['goal-form']} aria-label="New class">
+      <h2>What is the class about?</h2>
+      <div className={styles['goal-line']}>
+        <div className={styles.wide}>
+          <SelectField
+            label="Starts from"
+            value={index.position.has(goal.root) ? goal.root : ''}
+            choices={[{ value: '', name: 'What would help most' }, ...roots]}
+            onChange={(root) => dispatch(changeGoal({ root }))}
+          />
+        </div>
+        {(['minutes', 'people'] as const).map((what) => (
+          <GoalField
+            key={what}
+            label={what === 'minutes' ? 'Minutes' : 'People'}
+            id={`class-${what}`}
+            error={errors[what]?.message}
+            input={field(what)}
+          />
+        ))}
+        <SelectField
+          label="Level"
+          value={goal.level}
+          choices={LEVELS.map((value) => ({ value, name: value }))}
+          onChange={(level) => dispatch(changeGoal({ level: level as (typeof LEVELS)[number] }))}
+        />
+      </div>
+      <div className={styles['goal-line']}>
+        <SelectField
+          label="Method"
+          value={goal.method}
+          choices={METHODS.map((value) => ({ value, name: METHOD_WORDS[value] }))}
+          onChange={(method) => dispatch(changeGoal({ method: method as (typeof METHODS)[number] }))}
+        />
+        <ApparelChoice above="Apparel" />
+        <ChoiceToggle
+          label="Sides"
+          above="Sides"
+          value={goal.sides}
+          choices={[
+            ['1', 'One'],
+            ['2', 'Both'],
+          ]}
+          onChange={(sides) => dispatch(changeGoal({ sides }))}
+        />
+        <RulesChoice />
+        <label className={`form-check ${styles.youth}`}>
+          <input
+            type="checkbox"
+            className="form-check-input"
+            checked={goal.youth}
+            onChange={({ target }) => dispatch(changeGoal({ youth: target.checked }))}
+          />{' '}
+          Youth class
+        </label>
+      </div>
+      <div className={styles['goal-go']}>
+        <button type="submit" className="btn btn-now" disabled={roots.length === 0 || isSubmitting}>
+          {isSubmitting ? 'Choosing…' : 'Make the class'}
+        </button>
+        {roots.length === 0 && (
+          <span>The map has no moves yet: a class is made of them. Write some in the Map.</span>
+        )}
+        {trouble && (
+          <span className="hazard" role="alert">
+            {trouble}
+          </span>
+        )}
+      </div>
+      <p className="soft">
+        One place to start from, one thing top does at a time, each new link practised many times and put to
+        what is known already. What is taught is what a round from there is worth most with; you pin, leave
+        out and move what you like.
+      </p>
+    </Form>
+  );
+}

@@ -1,0 +1,179 @@
+import {
+  type Block,
+  blockTime,
+  type ClassPlan,
+  type GuardMap,
+  indexMap,
+  isDrilled,
+  type Lesson,
+  type LessonStep,
+  type PlannedLesson,
+  signedPoints,
+  wordContext,
+} from '@aftersquall/core';
+import { Check, Pin, Plus, X } from 'lucide-react';
+import { clock } from '../../components/clock.ts';
+import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import styles from './lessonTree.module.scss';
+
+interface Props {
+  map: GuardMap;
+  plan: ClassPlan;
+  lesson: Lesson;
+  next: PlannedLesson['next'];
+  /** Chooses and builds anew with something pinned, left out or known. */
+  onChange: (changes: Partial<Pick<Lesson, 'pinned' | 'out' | 'known'>>) => void;
+  busy: boolean;
+}
+
+/** What the class teaches: where it starts, the way to the first ending, and what forks off, in the order it is taught. */
+export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
+  const index = indexMap(map);
+  const root = index.position.get(lesson.root);
+  const toggled = (list: readonly string[], id: string) =>
+    list.includes(id) ? list.filter((one) => one !== id) : [...list, id];
+  return (
+    <section className={styles.lesson} aria-label="What it teaches" aria-busy={busy}>
+      <p className={styles.worth}>
+        A round from here: <b>{signedPoints(lesson.before)}</b> before, <b>{signedPoints(lesson.value)}</b>{' '}
+        after this class, {signedPoints(lesson.withAll)} with all the map knows.{' '}
+        <small className="soft">
+          {lesson.proved ? 'No other choice is worth more.' : 'The best of the choices tried.'}
+        </small>
+      </p>
+      <ol className={styles.tree}>
+        {root && (
+          <li className={styles.root}>
+            <LimbGlyph holds={root.holds} context={wordContext(root)} width={64} />
+            <b>{root.name}</b>
+            <small className="soft">the start</small>
+          </li>
+        )}
+        {lesson.steps.map((step, i) => (
+          <StepCard
+            key={step.move}
+            number={i + 1}
+            map={map}
+            step={step}
+            blocks={plan.blocks}
+            plan={plan}
+            pinned={lesson.pinned.includes(step.move)}
+            onPin={() => onChange({ pinned: toggled(lesson.pinned, step.move) })}
+            onKnown={() => onChange({ known: [...lesson.known, step.move] })}
+            onOut={() =>
+              onChange({
+                out: [...lesson.out, step.move],
+                pinned: lesson.pinned.filter((id) => id !== step.move),
+              })
+            }
+          />
+        ))}
+      </ol>
+      <div className="chip-field">
+        {next && (
+          <button
+            type="button"
+            className="chip"
+            onClick={() => onChange({ pinned: [...lesson.pinned, next.move] })}
+          >
+            <Plus size={13} aria-hidden /> {next.name}, {signedPoints(next.adds)}
+          </button>
+        )}
+        {[...lesson.known, ...lesson.out].map((id) => (
+          <button
+            key={id}
+            type="button"
+            className="chip"
+            title="Choose anew without saying so"
+            onClick={() =>
+              onChange({
+                known: lesson.known.filter((one) => one !== id),
+                out: lesson.out.filter((one) => one !== id),
+              })
+            }
+          >
+            {lesson.known.includes(id) ? 'known' : 'left out'}: {index.move.get(id)?.name ?? id}{' '}
+            <X size={12} aria-hidden />
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+interface StepProps {
+  number: number;
+  map: GuardMap;
+  step: LessonStep;
+  blocks: readonly Block[];
+  plan: ClassPlan;
+  pinned: boolean;
+  onPin: () => void;
+  onKnown: () => void;
+  onOut: () => void;
+}
+
+function StepCard({ number, map, step, blocks, plan, pinned, onPin, onKnown, onOut }: StepProps) {
+  const index = indexMap(map);
+  const move = index.move.get(step.move);
+  const position = move && index.position.get(move.position);
+  const own = blocks
+    .filter(isDrilled)
+    .filter(
+      ({ kind, links }) =>
+        (kind === 'link' || kind === 'setup') &&
+        links.some(({ exchange }) => index.exchange.get(exchange)?.move === step.move),
+    );
+  const seconds = own.reduce((sum, block) => sum + blockTime(block, plan).total, 0);
+  const reps = own.reduce((sum, block) => sum + block.reps * block.sides, 0);
+  return (
+    <li className={`${styles.step} ${step.part === 'fork' ? styles.fork : ''}`} aria-label={step.name}>
+      <header>
+        <span className={styles.number}>{number}</span>
+        {position && <LimbGlyph holds={position.holds} context={wordContext(position)} width={48} />}
+        <span className={styles.adds}>{Math.abs(step.adds) >= 0.005 ? signedPoints(step.adds) : ''}</span>
+      </header>
+      <b>{step.name}</b>
+      {!move && <small className="hazard">not in the map any more</small>}
+      <small className={`soft ${styles.why}`} title={step.why}>
+        {step.why}
+      </small>
+      <small>
+        {own.length > 0 ? `${clock(seconds)}, ${reps} reps each` : 'found no time'}
+        {move && position && position.id !== step.name && (
+          <span className="soft"> · from {position.name}</span>
+        )}
+      </small>
+      <footer>
+        <button
+          type="button"
+          className={`bare ${pinned ? styles.on : ''}`}
+          aria-pressed={pinned}
+          aria-label={`Pin ${step.name}`}
+          title="Teach it whatever else is chosen"
+          onClick={onPin}
+        >
+          <Pin size={15} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className="bare"
+          aria-label={`Known already: ${step.name}`}
+          title="The group knows it already"
+          onClick={onKnown}
+        >
+          <Check size={15} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className="bare"
+          aria-label={`Leave out ${step.name}`}
+          title="Not in this class"
+          onClick={onOut}
+        >
+          <X size={15} aria-hidden />
+        </button>
+      </footer>
+    </li>
+  );
+}

@@ -1,0 +1,41 @@
+import { indexMap } from '../model/indexMap.ts';
+import { playMap } from '../weigh/playMap.ts';
+import { CLUB_SOFTNESS } from '../weigh/softness.ts';
+import { solveMap } from '../weigh/solveMap.ts';
+import { chooseRepertoire, LEVEL_ORDER } from './chooseRepertoire.ts';
+import { type LessonRequest, lessonOptions } from './planLesson.ts';
+import { repertoireOf } from './repertoire.ts';
+
+/** So many of the positions that come up most are tried, with so many sets of moves each. */
+const TRIED = 8;
+const SETS = 60;
+
+/**
+ * The position whose lesson would help most: how often a round comes through it × what three moves from there would add.
+ * @throws RangeError where the map cannot be weighed, or nothing in it is for the level
+ */
+export function helpfulRoot(request: Omit<LessonRequest, 'root'>): string {
+  const { map, level, known } = request;
+  const options = lessonOptions(request);
+  const index = indexMap(map);
+  const solution = solveMap(map, options);
+  const { positionVisits } = playMap(solution, options.level ?? CLUB_SOFTNESS);
+  const allowed = LEVEL_ORDER.indexOf(level);
+  const open = map.positions
+    .map((position, s) => ({ position, rate: positionVisits[s]! }))
+    .filter(({ position: { id, level: own } }) =>
+      index.movesOf(id).some((move) => LEVEL_ORDER.indexOf(move.level ?? own) <= allowed),
+    )
+    .sort((a, b) => b.rate - a.rate)
+    .slice(0, TRIED);
+  const rated = open.map(({ position: { id }, rate }) => {
+    const repertoire = repertoireOf(map, { root: id, options });
+    const choice = { root: id, level, known, mostNew: 3, seconds: () => 1, budget: 10, limit: SETS };
+    const { value, before } = chooseRepertoire(map, repertoire, choice);
+    return { id, helps: rate * (value - before) };
+  });
+  const [best] = rated.sort((a, b) => b.helps - a.helps || (a.id < b.id ? -1 : 1));
+  if (!best)
+    throw new RangeError('Nothing in this map is for that level yet: take a higher one, or write moves.');
+  return best.id;
+}
