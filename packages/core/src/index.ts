@@ -217,6 +217,7 @@ export {
 export { suggestAnswers } from './read/suggestAnswers.ts';
 export { legality } from './rules/legality.ts';
 export { SHIPPED_PROFILES } from './rules/shippedProfiles.ts';
+export { type HoldScore, holdScore, type ScoreBar } from './score/holdScore.ts';
 export { bestChains } from './weigh/bestChains.ts';
 export { type DrillWorth, drillWorths } from './weigh/drillWorth.ts';
 export { type Dilemma, findDilemmas, partingOf } from './weigh/findDilemmas.ts';

@@ -280,7 +280,7 @@ function talkOf({ map, start, chosen, fixed }: Assembly): Block {
     id: 'talk',
     title: clip(`Today: ${start.name}`),
     why: `A round from here: ${signedPoints(chosen.before)} before, ${signedPoints(chosen.value)} after this class.`,
-    text: [`${names.join(', ')}.`, careWords(hazards)].filter(Boolean).join(' '),
+    text: [names.join(' · '), careWords(hazards)].filter(Boolean).join(' '),
     seconds: fixed.talk,
     note: '',
   };

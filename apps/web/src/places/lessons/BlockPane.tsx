@@ -7,6 +7,7 @@ import {
   type DrilledBlock,
   fillReps,
   forkCalls,
+  type GuardMap,
   type Issue,
   isDrilled,
   isPlayed,
@@ -15,16 +16,20 @@ import {
   type RepSum,
 } from '@aftersquall/core';
 import { ArrowLeft, ArrowRight, Copy, SquareSplitHorizontal } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
+import { HoldScoreView } from '../../components/score/HoldScoreView.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
 import styles from './lessons.module.scss';
 
 interface Props {
+  /** The map of the class, where that is at hand. */
+  map: GuardMap | undefined;
   block: Block;
   plan: ClassPlan;
   start: number;
@@ -39,6 +44,7 @@ interface Props {
 
 /** The block that is open: when, what, how often, why, and what each partner does. */
 export function BlockPane({
+  map,
   block,
   plan,
   start,
@@ -89,7 +95,39 @@ export function BlockPane({
         </div>
       )}
       <Words block={block} onChange={onChange} />
+      {map && isDrilled(block) && <Score map={map} block={block} apparel={plan.apparel} />}
     </section>
+  );
+}
+
+/** The block as a score: a chain from end to end, or one of its answers after the other. */
+function Score({
+  map,
+  block,
+  apparel,
+}: {
+  map: GuardMap;
+  block: DrilledBlock;
+  apparel: ClassPlan['apparel'];
+}) {
+  const inRow = block.kind !== 'fork';
+  const [shown, setShown] = useState(0);
+  const exchanges = useMemo(
+    () => (inRow ? block.links : block.links.slice(shown, shown + 1)).map(({ exchange }) => exchange),
+    [block.links, inRow, shown],
+  );
+  return (
+    <>
+      {!inRow && (
+        <ChoiceToggle
+          label="Which answer"
+          value={String(shown)}
+          choices={block.links.map(({ meets, move }, i) => [String(i), meets || move] as const)}
+          onChange={(place) => setShown(Number(place))}
+        />
+      )}
+      <HoldScoreView map={map} exchanges={exchanges} apparel={apparel} />
+    </>
   );
 }
 

@@ -12,6 +12,7 @@ import {
   type GuardMap,
   type Issue,
   indexMap,
+  isDrilled,
   type Lesson,
   landingWords,
   type PlannedClass,
@@ -65,10 +66,9 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
     value: unknown,
   ) => change(describeHead([{ path: [field], value }]));
   const taken = plan.blocks.map(({ id }) => id);
-  const at = Math.max(
-    0,
-    plan.blocks.findIndex(({ id }) => id === picked),
-  );
+  // What is drilled first is open first.
+  const open = plan.blocks.findIndex(({ id }) => id === picked);
+  const at = open >= 0 ? open : Math.max(0, plan.blocks.findIndex(isDrilled));
   const block = plan.blocks[at];
   const start = classSeconds({ ...plan, blocks: plan.blocks.slice(0, at) });
   const move = (id: string, to: number) => {
@@ -182,6 +182,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
       {block && (
         <BlockPane
           key={block.id}
+          map={map}
           block={block}
           plan={plan}
           start={start}

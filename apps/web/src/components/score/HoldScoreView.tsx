@@ -1,0 +1,125 @@
+import { type Apparel, contactName, type GuardMap, type HoldScore, holdScore } from '@aftersquall/core';
+import { Pause, Play } from 'lucide-react';
+import { type CSSProperties, useEffect, useMemo, useState } from 'react';
+import { clock } from '../clock.ts';
+import { Hazards } from '../Hazards.tsx';
+import styles from './holdScore.module.scss';
+
+interface Props {
+  map: GuardMap;
+  exchanges: readonly string[];
+  apparel: Apparel;
+}
+
+/** The play head moves on so often, ms. */
+const TICK = 100;
+
+/** A chain as a score: a lane a limb with what it holds, a lane for top, the steps below, and a play head at drill pace. */
+export function HoldScoreView({ map, exchanges, apparel }: Props) {
+  const score = useMemo((): HoldScore | undefined => {
+    try {
+      return holdScore(map, exchanges, apparel);
+    } catch {
+      // An exchange of the class that is not in the map any more: there is no score of it.
+      return undefined;
+    }
+  }, [map, exchanges, apparel]);
+  const [at, setAt] = useState(0);
+  const [running, setRunning] = useState(false);
+  const seconds = score?.seconds ?? 0;
+  useEffect(() => {
+    if (!running) return;
+    const began = performance.now() - at * 1000;
+    const timer = setInterval(() => {
+      const now = (performance.now() - began) / 1000;
+      setAt(Math.min(now, seconds));
+      if (now >= seconds) setRunning(false);
+    }, TICK);
+    return () => clearInterval(timer);
+    // Where the head stands is where it goes on from; it is not to begin anew with every tick.
+  }, [running, seconds]);
+  if (!score || score.seconds === 0) return null;
+  const share = (time: number) => `${(time / score.seconds) * 100}%`;
+  const now = score.steps.findLast((step) => step.at <= at + 1e-6);
+  return (
+    <figure className={styles.score} aria-label="Hold score">
+      <figcaption>
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          aria-label={running ? 'Stop the play head' : 'Run the play head'}
+          onClick={() => {
+            if (!running && at >= seconds) setAt(0);
+            setRunning(!running);
+          }}
+        >
+          {running ? <Pause size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+        </button>
+        <input
+          type="range"
+          className="form-range"
+          aria-label="Play head"
+          min={0}
+          max={score.seconds}
+          step={0.5}
+          value={at}
+          onChange={({ target }) => setAt(Number(target.value))}
+        />
+        <span>
+          {clock(at)} of {clock(score.seconds)}
+        </span>
+      </figcaption>
+      <div className={styles.lanes} style={{ '--at': share(at) } as CSSProperties}>
+        {score.lanes.map(({ contact, bars }) => (
+          <div key={contact} className={styles.lane}>
+            <span>{contactName(contact)}</span>
+            <div>
+              {bars.map((bar) => (
+                <span
+                  key={`${bar.from} ${bar.held}`}
+                  className={`${styles.bar} ${bar.keep ? styles.keep : ''} ${bar.ends === 'broken' ? styles.broken : ''}`}
+                  style={{ left: share(bar.from), width: share(bar.to - bar.from) }}
+                  title={`${bar.held}, ${clock(bar.from)} to ${clock(bar.to)}${bar.keep ? ', to be kept' : ''}${bar.ends === 'broken' ? ', broken by top' : ''}${bar.handedFrom ? `, from the ${contactName(bar.handedFrom)}` : ''}`}
+                >
+                  {bar.handedFrom && '↪ '}
+                  {bar.held}
+                </span>
+              ))}
+            </div>
+          </div>
+        ))}
+        {score.top.length > 0 && (
+          <div className={`${styles.lane} ${styles.top}`}>
+            <span>top</span>
+            <div>
+              {score.top.map(({ at: when, name }) => (
+                <span
+                  key={`${when} ${name}`}
+                  className={styles.event}
+                  style={{ left: share(when) }}
+                  title={name}
+                >
+                  ▼ {name}
+                </span>
+              ))}
+            </div>
+          </div>
+        )}
+      </div>
+      <p className={styles.step} aria-live="polite">
+        {now ? (
+          <>
+            <b>{now.text}</b> {now.cue && <em>{now.cue}</em>} <Hazards tags={now.hazards} />
+          </>
+        ) : (
+          'The start.'
+        )}
+      </p>
+      {score.troubles.map(({ at: when, text }) => (
+        <p key={`${when} ${text}`} className="hazard small mb-0">
+          {clock(when)}: {text}
+        </p>
+      ))}
+    </figure>
+  );
+}
