@@ -299,3 +299,48 @@ test('a lesson that cannot be says why and what to do', async ({ page, empty, de
   await expect(page.getByText('at least 1')).toBeVisible();
   await expect(page.getByText('minutes: give a number')).toBeVisible();
 });
+
+test('a block is read as a score: lanes of what each limb holds, the steps under a play head', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/club/classes/tuesday`);
+  await page
+    .getByRole('list', { name: 'Time line' })
+    .getByRole('listitem', { name: /^Drag past to the back/ })
+    .getByRole('button')
+    .click();
+  const score = page.getByRole('figure', { name: 'Hold score' });
+  await expect(score).toContainText('right hand');
+  await expect(score).toContainText('Kneels down inside');
+  await score.getByRole('slider', { name: 'Play head' }).fill('4');
+  await expect(score).toContainText('harness, then the near hook');
+});
+
+test('a class says what has changed in the map since, and takes it over', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/map/kelpwick?sel=move.drag-past`);
+  const name = page.getByRole('complementary').getByLabel('Name', { exact: true });
+  await name.fill('Drag by to the back');
+  await name.press('Enter');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.goto(`${shipped.url}/club/classes/tuesday`);
+  const note = page.getByRole('note').filter({ hasText: 'The map has changed since' });
+  await expect(note).toContainText('Drag by to the back');
+  await note.getByRole('button').click();
+  await expect(note).toHaveCount(0);
+});
+
+test('a position that is weighed becomes a lesson; an odd number says who waits', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/map/kelpwick/weigh?at=butterfly`);
+  await page.getByRole('link', { name: 'Make a lesson of it' }).click();
+  await expect(page.getByLabel('Starts from')).toHaveValue('butterfly');
+  await page.getByLabel('People').fill('15');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  await expect(page.getByRole('region', { name: 'What it teaches' })).toContainText(
+    'Over and under, two hooks',
+  );
+  await expect(page.getByText(/In the trio A works with B, .* one waits \d:\d\d at a time/)).toBeVisible();
+});

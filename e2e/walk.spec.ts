@@ -30,6 +30,7 @@ test('from the map to the mat, and all of it is there after a restart', async ({
 
   // Build a class that fits its minutes.
   await page.keyboard.press('5');
+  await page.getByRole('button', { name: 'A review' }).click();
   await page.getByLabel('Name').fill('Friday: the sleeve');
   await page.getByLabel('Minutes').fill('40');
   await page.getByRole('button', { name: /Cover all of Collar and sleeve/ }).click();
@@ -38,12 +39,10 @@ test('from the map to the mat, and all of it is there after a restart', async ({
   await expect(page.getByText(/of 40:00/)).toBeVisible();
   await expect(page.getByText(/which is the least possible/)).toBeVisible();
   await expect(page.getByText('too long')).toHaveCount(0);
-  const blocks = page.getByRole('list').getByRole('listitem');
+  const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
   const second = (await blocks.nth(1).getAttribute('aria-label'))!;
-  await page
-    .getByRole('button', { name: `Move up: ${second}` })
-    .first()
-    .click();
+  await blocks.nth(1).getByRole('button').click();
+  await page.getByRole('button', { name: `Earlier: ${second}` }).click();
   await expect(blocks.first()).toHaveAttribute('aria-label', second);
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 

@@ -4,10 +4,14 @@ import { describe, expect, it } from 'vitest';
 import { printClass } from '../formats/printClass.ts';
 import { type Block, BlockSchema } from '../model/blocks/blockKinds.ts';
 import { ClassSchema } from '../model/classPlan.ts';
+import { smallMap } from '../test/smallMap.ts';
 import { blockTime, classSeconds } from './blockTime.ts';
 import { canSplit, duplicateBlock, resizeBlock, splitBlock } from './editBlock.ts';
+import { cheapestCut } from './fitBlocks.ts';
 import { forkCalls } from './forkCalls.ts';
+import { linkOf } from './linkOf.ts';
 import { matRun } from './matRun.ts';
+import { renewLinks, staleLinks } from './renewLinks.ts';
 
 const link = (exchange: string) => ({ exchange, move: exchange, meets: `meets ${exchange}`, seconds: 4 });
 const block = (value: object): Block => BlockSchema.parse({ id: 'b', title: 'B', ...value });
@@ -58,6 +62,38 @@ describe('blocks of every kind', () => {
   it('are kept and read again as they were', () => {
     for (const one of BLOCKS) expect(BlockSchema.parse(JSON.parse(JSON.stringify(one)))).toEqual(one);
     expect(BlockSchema.safeParse({ kind: 'dance', id: 'x', title: 'X' }).success).toBe(false);
+  });
+});
+
+describe('a class whose map has moved on', () => {
+  const map = smallMap();
+  const [exchange] = map.exchanges;
+  const now = linkOf(map, exchange!);
+  const kept = (changes: object) =>
+    block({ kind: 'link', ...drilled, links: [{ ...now, ...changes }], secondsPerRep: now.seconds + 6 });
+
+  it('says what the map says otherwise, and what is not in it any more', () => {
+    expect(staleLinks(map, [kept({})])).toEqual([]);
+    const [renamed] = staleLinks(map, [kept({ move: 'Old name' })]);
+    expect(renamed!.now).toEqual(now);
+    const [gone] = staleLinks(map, [kept({ exchange: 'gone' })]);
+    expect(gone!.now).toBeUndefined();
+  });
+
+  it('is mended from the map: words and time are its own, what is gone stays to be run', () => {
+    const [mended] = renewLinks(map, [kept({ move: 'Old name', seconds: now.seconds - 1 })]);
+    expect(mended).toMatchObject({ links: [now], secondsPerRep: now.seconds + 7 });
+    expect(staleLinks(map, [mended!])).toEqual([]);
+    const gone = kept({ exchange: 'gone' });
+    expect(renewLinks(map, [gone])).toEqual([gone]);
+  });
+
+  it('that is too long is cut where it is missed least', () => {
+    const more = block({ kind: 'link', ...drilled, id: 'more', resistance: 'guided' });
+    const cut = cheapestCut([kept({}), more, block({ kind: 'rest', id: 'w', seconds: 60 })], room);
+    expect(cut!.block.id).toBe('more');
+    expect(cut!.seconds).toBe(blockTime(more, room).total);
+    expect(cheapestCut([kept({})], room)).toBeUndefined();
   });
 });
 

@@ -48,6 +48,16 @@ function withFewerReps(blocks: readonly Block[]): Block[] | undefined {
   return most && blocks.toSpliced(most.i, 1, { ...most.block, reps: most.block.reps - 1 });
 }
 
+/** What is proposed where a class is too long: the block that is missed least, and the seconds that brings. */
+export function cheapestCut(
+  blocks: readonly Block[],
+  room: Room,
+): { block: Block; seconds: number } | undefined {
+  const without = withoutOne(blocks);
+  const block = without && blocks.find((one) => !without.includes(one));
+  return block && { block, seconds: classSeconds({ ...room, blocks: [block] }) };
+}
+
 /** What is missed least goes first: more answers to a move that is taught, then movements, then what joins; then the last. */
 const CUTS: readonly ((block: Block) => boolean)[] = [
   (block) => block.kind === 'link' && block.resistance === 'guided',

@@ -55,7 +55,8 @@ export function BlockPane({
   onSplit,
   onRemove,
 }: Props) {
-  const { total } = blockTime(block, plan);
+  const { total, turns, work } = blockTime(block, plan);
+  const shift = 'sides' in block ? work / (3 * block.sides) : work / 3;
   return (
     <section className={styles['block-pane']} aria-label={block.title}>
       <header>
@@ -82,6 +83,12 @@ export function BlockPane({
       </header>
       <SavedField label="Title" value={block.title} onSave={(title) => onChange({ ...block, title })} />
       {block.why && <p className={styles.why}>{block.why}</p>}
+      {turns === 3 && (
+        <p className="soft small mb-1">
+          In the trio A works with B, B with C, C with A: one waits {clock(shift)} at a time. Beginners wait
+          least.
+        </p>
+      )}
       {isDrilled(block) && <Drilled block={block} plan={plan} onChange={onChange} />}
       {isPlayed(block) && <Played block={block} onChange={onChange} />}
       {'seconds' in block && (

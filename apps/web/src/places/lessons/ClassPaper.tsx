@@ -1,6 +1,20 @@
-import { blockLines, blockName, blockTime, type ClassPlan, doseWords, forkCalls } from '@aftersquall/core';
+import {
+  blockLines,
+  blockName,
+  blockTime,
+  type ClassPlan,
+  doseWords,
+  forkCalls,
+  type GuardMap,
+  indexMap,
+  type Lesson,
+  landingWords,
+  reactionName,
+  wordContext,
+} from '@aftersquall/core';
 import { clock } from '../../components/clock.ts';
 import { Hazards } from '../../components/Hazards.tsx';
+import { LimbGlyph } from '../../components/LimbGlyph.tsx';
 import styles from './classPaper.module.scss';
 
 const WHO = { all: '', bottom: 'Bottom', top: 'Top' } as const;
@@ -8,7 +22,7 @@ const WHO = { all: '', bottom: 'Bottom', top: 'Top' } as const;
 const CALLS = 24;
 
 /** The class as one sheet of paper; on screen it is not seen. */
-export function ClassPaper({ plan }: { plan: ClassPlan }) {
+export function ClassPaper({ plan, map }: { plan: ClassPlan; map: GuardMap | undefined }) {
   let at = 0;
   return (
     <article className={styles.paper} aria-label="Class sheet">
@@ -57,6 +71,7 @@ export function ClassPaper({ plan }: { plan: ClassPlan }) {
           })}
         </tbody>
       </table>
+      {map && plan.lesson && <Handout map={map} lesson={plan.lesson} />}
       <footer>
         Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what
         may be done; joint attacks and strangles are finished slowly and released at the tap.
@@ -64,3 +79,42 @@ export function ClassPaper({ plan }: { plan: ClassPlan }) {
     </article>
   );
 }
+
+/** For the pocket of those who were there: if they do this, you do that. */
+function Handout({ map, lesson }: { map: GuardMap; lesson: Lesson }) {
+  const index = indexMap(map);
+  const root = index.position.get(lesson.root);
+  return (
+    <section className={styles.handout} aria-label="Handout">
+      <h3>
+        {root && <LimbGlyph holds={root.holds} context={wordContext(root)} width={48} />} {root?.name}
+      </h3>
+      {lesson.steps.map(({ move: id, name }) => {
+        const move = index.move.get(id);
+        const answers = move ? index.exchangesOf(id).filter(({ reaction }) => reaction !== 'none') : [];
+        return (
+          <div key={id}>
+            <b>{name}</b>
+            <ul>
+              {answers.map((exchange) => (
+                <li key={exchange.id}>
+                  {exchange.reaction !== 'none' &&
+                    `If top ${lowerFirst(reactionName(map, exchange.reaction))}: `}
+                  {landingWords(map, exchange.to)}
+                </li>
+              ))}
+              {move?.faults.slice(0, 2).map(({ id: fault, text, mend }) => (
+                <li key={fault}>
+                  Not: {text}
+                  {mend && `; but: ${mend}`}
+                </li>
+              ))}
+            </ul>
+          </div>
+        );
+      })}
+    </section>
+  );
+}
+
+const lowerFirst = (text: string): string => text.replace(/^./, (first) => first.toLowerCase());

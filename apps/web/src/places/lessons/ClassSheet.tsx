@@ -3,6 +3,7 @@ import {
   batch,
   type ClassPlan,
   type Command,
+  cheapestCut,
   classSeconds,
   describeHead,
   diffDocuments,
@@ -22,8 +23,10 @@ import {
   put,
   reactionName,
   remove,
+  renewLinks,
   SHIPPED_PROFILES,
   splitBlock,
+  staleLinks,
   trioSeconds,
 } from '@aftersquall/core';
 import { Droplets, FileDown, Printer, Trash2 } from 'lucide-react';
@@ -152,7 +155,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
           onChange={(changes) => void chooseAnew(plan.lesson!, changes)}
         />
       )}
-      <Total plan={plan} total={total} budget={budget} planned={planned}>
+      <Total plan={plan} total={total} budget={budget} planned={planned} onCut={takeOut}>
         <div className={styles.actions}>
           <button type="button" className="btn btn-sm btn-plain" onClick={() => print()}>
             <Printer size={14} aria-hidden /> Print
@@ -169,6 +172,17 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
           </button>
         </div>
       </Total>
+      {map && (
+        <Changed
+          map={map}
+          plan={plan}
+          onRenew={() =>
+            change(
+              diffDocuments(plan, { ...plan, blocks: renewLinks(map, plan.blocks) }, 'as the map has it'),
+            )
+          }
+        />
+      )}
       {plan.blocks.length > 0 && (
         <TimeLine
           plan={plan}
@@ -210,7 +224,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
         <Droplets size={14} aria-hidden /> Add water
       </button>
       {map && plan.leftOver.length > 0 && <LeftOver map={map} ids={plan.leftOver} />}
-      <ClassPaper plan={plan} />
+      <ClassPaper plan={plan} map={map} />
     </div>
   );
 }
@@ -220,15 +234,18 @@ function Total({
   total,
   budget,
   planned,
+  onCut,
   children,
 }: {
   plan: ClassPlan;
   total: number;
   budget: number;
   planned: PlannedClass | undefined;
+  onCut: (block: Block) => void;
   children: ReactNode;
 }) {
   const over = total > budget;
+  const cut = over ? cheapestCut(plan.blocks, plan) : undefined;
   const trio = trioSeconds(plan);
   return (
     <div className={`${styles.total} ${over ? 'over' : ''}`}>
@@ -236,6 +253,11 @@ function Total({
         {clock(total)} of {clock(budget)}
       </b>
       <span>{over ? `${clock(total - budget)} too long` : `${clock(budget - total)} free`}</span>
+      {cut && (
+        <button type="button" className="chip" onClick={() => onCut(cut.block)}>
+          cut “{cut.block.title}”, {clock(cut.seconds)}
+        </button>
+      )}
       {trio > 0 && (
         <span className="soft">
           {clock(trio)} of it because {plan.people} is odd: in the trio three take turns
@@ -250,6 +272,33 @@ function Total({
         </span>
       )}
       {children}
+    </div>
+  );
+}
+
+/** What the map says otherwise since the class was made, and the mend. */
+function Changed({ map, plan, onRenew }: { map: GuardMap; plan: ClassPlan; onRenew: () => void }) {
+  const stale = staleLinks(map, plan.blocks);
+  if (stale.length === 0) return null;
+  const gone = stale.filter(({ now }) => !now);
+  const other = stale.filter(({ now }) => now);
+  return (
+    <div className="notice mb-2" role="note">
+      {gone.length > 0 && (
+        <p className="mb-1">
+          Not in the map any more: {[...new Set(gone.map(({ was }) => was.move))].join(', ')}. It can still be
+          run as it was kept.
+        </p>
+      )}
+      {other.length > 0 && (
+        <p className="mb-0">
+          The map has changed since:{' '}
+          {[...new Set(other.map(({ was, now }) => now!.move || was.move))].join(', ')}.{' '}
+          <button type="button" className="chip" onClick={onRenew}>
+            take it as the map has it
+          </button>
+        </p>
+      )}
     </div>
   );
 }

@@ -9,6 +9,7 @@ import { SelectField } from '../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useAddress } from '../../store/useAddress.ts';
 import { GoalField, wholeNumber } from './GoalField.tsx';
 import styles from './lessons.module.scss';
 import type { AskedLesson } from './request.ts';
@@ -44,6 +45,9 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
     form.register(name, { onChange: ({ target }) => dispatch(changeGoal({ [name]: target.value })) });
   const { errors, isSubmitting } = form.formState;
   const index = indexMap(map);
+  const [params, set] = useAddress();
+  const asked = params.get('root') ?? goal.root;
+  const root = index.position.has(asked) ? asked : '';
   const roots = [
     ...map.systems.map(({ id, name }) => ({ id, name })),
     { id: '', name: 'In no system' },
@@ -54,7 +58,7 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
   );
   const build = form.handleSubmit(({ minutes, people }) =>
     onBuild({
-      root: index.position.has(goal.root) ? goal.root : undefined,
+      root: root || undefined,
       minutes,
       people,
       apparel,
@@ -72,9 +76,12 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
         <div className={styles.wide}>
           <SelectField
             label="Starts from"
-            value={index.position.has(goal.root) ? goal.root : ''}
+            value={root}
             choices={[{ value: '', name: 'What would help most' }, ...roots]}
-            onChange={(root) => dispatch(changeGoal({ root }))}
+            onChange={(next) => {
+              set({ root: undefined });
+              dispatch(changeGoal({ root: next }));
+            }}
           />
         </div>
         {(['minutes', 'people'] as const).map((what) => (

@@ -13,7 +13,7 @@ import {
 } from '@aftersquall/core';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { mapAddress } from '../../components/addresses.ts';
+import { classAddress, mapAddress } from '../../components/addresses.ts';
 import { MoveHazards } from './MoveHazards.tsx';
 import { planWords, reasonWords } from './planWords.ts';
 import styles from './weigh.module.scss';
@@ -59,6 +59,9 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
         )}
         . It comes up {value.visits.toFixed(2)} times a round.
         {value.best === undefined && ' Waiting is the best there is.'}
+      </p>
+      <p className="small mb-1">
+        <Link to={`${classAddress()}?root=${at}`}>Make a lesson of it</Link>
       </p>
       <Why map={map} value={value} />
       {beside && (
