@@ -63,6 +63,10 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await page.screenshot(shot('read-holds'));
 
+  await page.goto(`${shipped.url}/map/kelpwick/weigh`);
+  await expect(page.getByRole('region', { name: 'What hurts it most' })).toBeVisible();
+  await page.screenshot(shot('weigh-round'));
+
   await page.goto(`${shipped.url}/map/kelpwick/weigh?at=butterfly&see=dilemmas`);
   await page.getByText('What to train so that they look the same').first().click();
   await page.screenshot(shot('weigh'));
@@ -82,7 +86,8 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await page.screenshot(shot('lesson'));
 
   await page.goto(`${shipped.url}/club/mat/tuesday`);
-  await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('timer')).toBeVisible();
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByText('Partner A on the bottom')).toBeVisible();
   await page.screenshot(shot('mat'));
 });

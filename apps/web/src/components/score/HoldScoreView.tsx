@@ -16,14 +16,15 @@ const TICK = 100;
 
 /** A chain as a score: a lane a limb with what it holds, a lane for top, the steps below, and a play head at drill pace. */
 export function HoldScoreView({ map, exchanges, apparel }: Props) {
+  const chain = exchanges.join(' ');
   const score = useMemo((): HoldScore | undefined => {
     try {
-      return holdScore(map, exchanges, apparel);
+      return holdScore(map, chain.split(' '), apparel);
     } catch {
       // An exchange of the class that is not in the map any more: there is no score of it.
       return undefined;
     }
-  }, [map, exchanges, apparel]);
+  }, [map, chain, apparel]);
   const [at, setAt] = useState(0);
   const [running, setRunning] = useState(false);
   const seconds = score?.seconds ?? 0;

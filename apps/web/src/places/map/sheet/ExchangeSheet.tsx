@@ -15,6 +15,8 @@ import {
 } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { HoldScoreView } from '../../../components/score/HoldScoreView.tsx';
+import { useAppSelector } from '../../../store/store.ts';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { useSaver } from './useSaver.ts';
@@ -28,6 +30,7 @@ const BASES = [
 export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) {
   const index = indexMap(map);
   const exchange = index.exchange.get(id);
+  const apparel = useAppSelector(({ settings }) => settings.apparel);
   const save = useSaver('exchange', exchange);
   if (!exchange) return null;
   const move = index.move.get(exchange.move)!;
@@ -129,6 +132,7 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
           {words?.script && <p className="mb-0 soft">Partner: {words.script}</p>}
         </>
       )}
+      <HoldScoreView map={map} exchanges={[id]} apparel={apparel} />
     </>
   );
 }
