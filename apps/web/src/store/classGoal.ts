@@ -6,7 +6,7 @@ interface ClassGoal {
   name: string;
   minutes: string;
   people: string;
-  sides: '1' | '2';
+  sides: 1 | 2;
   /** The position a lesson is about; none for what would help most. */
   root: string;
   level: Level;
@@ -18,7 +18,7 @@ const NOTHING: ClassGoal = {
   name: '',
   minutes: '60',
   people: '14',
-  sides: '2',
+  sides: 2,
   root: '',
   level: 'intermediate',
   youth: false,

@@ -82,8 +82,7 @@ export function chooseRepertoire(
   const above = (move: Move) => LEVEL_ORDER.indexOf(levelOf(move)) > LEVEL_ORDER.indexOf(level);
   const moves = repertoire.moves.map((id) => index.move.get(id)!);
   const candidates = moves.filter(
-    ({ id, ...move }) =>
-      !known.has(id) && !out.includes(id) && (pinned.includes(id) || !above({ id, ...move } as Move)),
+    (move) => !known.has(move.id) && !out.includes(move.id) && (pinned.includes(move.id) || !above(move)),
   );
   const leads = (move: Move): string[] =>
     index

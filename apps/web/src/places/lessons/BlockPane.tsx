@@ -23,6 +23,7 @@ import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
+import { SidesChoice } from '../../components/SidesChoice.tsx';
 import { HoldScoreView } from '../../components/score/HoldScoreView.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
 import styles from './lessons.module.scss';
@@ -222,15 +223,10 @@ function Drilled({ block, plan, onChange }: DrilledProps) {
           onSave={(text) => onChange({ ...block, demoSeconds: number(text) })}
         />
         <Resistance block={block} onChange={onChange} />
-        <ChoiceToggle
+        <SidesChoice
           label={`Sides of ${block.title}`}
-          above="Sides"
-          value={String(block.sides) as '1' | '2'}
-          choices={[
-            ['1', 'One'],
-            ['2', 'Both'],
-          ]}
-          onChange={(sides) => onChange({ ...block, sides: sides === '1' ? 1 : 2 })}
+          value={block.sides}
+          onChange={(sides) => onChange({ ...block, sides })}
         />
       </div>
       {block.kind === 'fork' && <Calls block={block} onChange={onChange} />}

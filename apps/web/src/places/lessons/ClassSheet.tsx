@@ -103,6 +103,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
         people: plan.people,
         apparel: plan.apparel,
         changeOverSeconds: plan.changeOverSeconds,
+        sides: plan.blocks.find(isDrilled)?.sides,
         rules: SHIPPED_PROFILES.find(({ id }) => id === lesson.rules),
       });
       const after = { ...plan, lesson: found.lesson, blocks: found.blocks, leftOver: found.leftOver };

@@ -4,9 +4,9 @@ import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
-import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
+import { SidesChoice } from '../../components/SidesChoice.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
@@ -66,7 +66,7 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
       youth: goal.youth,
       rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
       method: goal.method,
-      sides: goal.sides === '1' ? 1 : 2,
+      sides: goal.sides,
     }),
   );
   return (
@@ -108,16 +108,7 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
           onChange={(method) => dispatch(changeGoal({ method: method as (typeof METHODS)[number] }))}
         />
         <ApparelChoice above="Apparel" />
-        <ChoiceToggle
-          label="Sides"
-          above="Sides"
-          value={goal.sides}
-          choices={[
-            ['1', 'One'],
-            ['2', 'Both'],
-          ]}
-          onChange={(sides) => dispatch(changeGoal({ sides }))}
-        />
+        <SidesChoice value={goal.sides} onChange={(sides) => dispatch(changeGoal({ sides }))} />
         <RulesChoice />
         <label className={`form-check ${styles.youth}`}>
           <input

@@ -6,7 +6,7 @@ import { useForm } from 'react-hook-form';
 import { useSearchParams } from 'react-router';
 import { z } from 'zod';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
-import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { SidesChoice } from '../../components/SidesChoice.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { GoalField, wholeNumber } from './GoalField.tsx';
@@ -80,7 +80,7 @@ export function ReviewForm({ map, onBuild }: Props) {
     onBuild({
       name: name || suggested().slice(0, 120),
       goal: { name: name || suggested(), exchanges: [...chosen] },
-      request: { exchanges: [...chosen], minutes, people, apparel, sides: goal.sides === '1' ? 1 : 2 },
+      request: { exchanges: [...chosen], minutes, people, apparel, sides: goal.sides },
     }),
   );
 
@@ -106,16 +106,7 @@ export function ReviewForm({ map, onBuild }: Props) {
           />
         ))}
         <ApparelChoice above="Apparel" />
-        <ChoiceToggle
-          label="Sides"
-          above="Sides"
-          value={goal.sides}
-          choices={[
-            ['1', 'One'],
-            ['2', 'Both'],
-          ]}
-          onChange={(sides) => dispatch(changeGoal({ sides }))}
-        />
+        <SidesChoice value={goal.sides} onChange={(sides) => dispatch(changeGoal({ sides }))} />
       </div>
       <div className="chip-field my-2" role="group" aria-label="Whole systems">
         {covers.map(({ key, words, exchanges }) => {
