@@ -62,6 +62,17 @@ function expectSound(request: LessonRequest) {
   const firsts = blocks.filter((block) => block.kind === 'link' && block.resistance === 'cooperative');
   for (const block of firsts) expect(perPerson(block), block.title).toBeGreaterThanOrEqual(8);
   for (const reps of setups) expect(reps).toBeGreaterThanOrEqual(3 * Math.max(...firsts.map(perPerson), 0));
+  // What is walked in a row leads on from link to link.
+  for (const block of blocks)
+    if (block.kind === 'chain')
+      for (const [i, { exchange }] of block.links.entries()) {
+        const next = block.links[i + 1];
+        if (!next) continue;
+        const { to } = index.exchange.get(exchange)!;
+        const from = index.move.get(index.exchange.get(next.exchange)!.move)!.position;
+        expect(isOutcome(to) ? to.outcome : to.position).toBe(from);
+      }
+  expect(new Set(blocks.map(({ id }) => id)).size).toBe(blocks.length);
   expect(blocks.at(-1)!.kind).toBe('review');
   return planned;
 }

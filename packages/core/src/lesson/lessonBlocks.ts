@@ -1,6 +1,7 @@
 import { OUTCOME_WORDS, reactionName } from '../body/landingWords.ts';
 import type { Block } from '../model/blocks/blockKinds.ts';
 import type { ClassPlan, Method } from '../model/classPlan.ts';
+import { freshId } from '../model/freshId.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { isOutcome, OUTCOMES } from '../model/outcome.ts';
@@ -58,7 +59,7 @@ export function lessonBlocks(assembly: Assembly): Block[] {
   const group = largestGroup(room.people);
   const live = Math.round(fixed.live);
   const drilled: Block[] = [];
-  const trunk: Practice[] = [];
+  let longest: Practice[] = [];
   const taught: Practice[] = [];
   for (const step of chosen.steps) {
     const own = practices.filter(
@@ -67,15 +68,16 @@ export function lessonBlocks(assembly: Assembly): Block[] {
     for (const practice of own) {
       drilled.push(drillOf(assembly, step, practice, reps.get(practice.exchange.id)!));
       taught.push(practice);
-      if (step.part === 'trunk' && practice.first) trunk.push(practice);
     }
-    // The new link is joined to what stands before it as soon as it is taught.
+    // The new link is joined to what stands before it as soon as it is taught; with blocked practice only in the end.
     const before = wayTo(index.move.get(step.move)!.position, taught, start.id);
     const [main] = own;
-    if (main && before.length > 0 && step.part === 'trunk' && setsUp(before.at(-1)!.move) && !method.blocked)
-      drilled.push(chainOf(assembly, [...before, main]));
+    if (!main || before.length === 0) continue;
+    const way = [...before, main];
+    if (!method.blocked) drilled.push(chainOf(assembly, way));
+    if (way.length > longest.length) longest = way;
   }
-  const whole = trunk.length > 1 && method.blocked ? [chainOf(assembly, trunk)] : [];
+  const whole = longest.length > 0 && method.blocked ? [chainOf(assembly, longest)] : [];
   const forks = forkOf(assembly, taught);
   const half = Math.floor(live / 2 / group);
   const opening = gameOf(assembly, 'game-1', half);
@@ -86,12 +88,22 @@ export function lessonBlocks(assembly: Assembly): Block[] {
     : method.blocked
       ? [...drilled, ...whole, ...forks, ...open]
       : [...drilled, ...forks, ...task, ...open];
-  return [
+  return withOwnIds([
     talkOf(assembly),
     ...mechanicsOf(map, chosen.steps, fixed.mechanics, request.youth ?? false),
     ...withWater(body, room, fixed.water),
     reviewOf(assembly),
-  ];
+  ]);
+}
+
+/** Ids are made of those of exchanges and positions; where two come out alike, the later one gets another. */
+function withOwnIds(blocks: readonly Block[]): Block[] {
+  const taken: string[] = [];
+  return blocks.map((block) => {
+    const id = taken.includes(block.id) ? freshId(block.id, taken) : block.id;
+    taken.push(id);
+    return { ...block, id };
+  });
 }
 
 /** What was taught that leads from the start to a place. */
@@ -136,13 +148,15 @@ function drillOf({ map, sides }: Assembly, step: TaughtMove, practice: Practice,
   };
 }
 
-function chainOf({ map, sides }: Assembly, way: readonly Practice[]): Block {
+function chainOf({ map, sides, start }: Assembly, way: readonly Practice[]): Block {
   const exchanges = way.map(({ exchange }) => exchange);
   const links = exchanges.map((exchange) => linkOf(map, exchange));
   return {
     kind: 'chain',
     id: `chain-${exchanges.at(-1)!.id}`.slice(0, 70),
-    title: clip(`From the start: ${links.map(({ move }) => move).join(' → ')}`),
+    title: clip(
+      `${way[0]!.move.position === start.id ? 'From the start' : 'In a row'}: ${links.map(({ move }) => move).join(' → ')}`,
+    ),
     why: 'The new link, joined to what stands before it.',
     links,
     reps: 3,
@@ -203,11 +217,10 @@ const rateOf = (list: readonly Practice[]): number => list.reduce((sum, { link }
 /** A task from the map: bottom's aims are the outcomes the lesson comes to, top's the reaction that hurts it most. */
 function gameOf({ map, start, chosen, request, practices }: Assembly, id: string, seconds: number): Block[] {
   if (seconds < MINUTE) return [];
-  const index = indexMap(map);
   const aims = OUTCOMES.filter((outcome) =>
     practices.some(({ exchange: { to } }) => isOutcome(to) && to.outcome === outcome),
   );
-  const hurting = hurtsMost(map, chosen);
+  const hurting = hurtsMost(map, chosen.links);
   const length = seconds >= 4 * MINUTE ? 90 : 60;
   const hazards = [...new Set(practices.flatMap(({ move }) => move.hazards))];
   return [
@@ -232,18 +245,18 @@ function gameOf({ map, start, chosen, request, practices }: Assembly, id: string
       note: '',
     },
   ];
-  function hurtsMost(_: GuardMap, { links }: ChosenRepertoire): RepertoireLink | undefined {
-    return [...links]
-      .filter(({ exchange }) => {
-        const otherwise = index.exchange.get(exchange)!.otherwise;
-        return otherwise && isOutcome(otherwise);
-      })
-      .sort(
-        (a, b) =>
-          b.rate * (1 - index.exchange.get(b.exchange)!.chance) -
-          a.rate * (1 - index.exchange.get(a.exchange)!.chance),
-      )[0];
-  }
+}
+
+/** The link whose reaction most often ends a round against bottom. */
+function hurtsMost(map: GuardMap, links: readonly RepertoireLink[]): RepertoireLink | undefined {
+  const exchangeOf = ({ exchange }: RepertoireLink) => indexMap(map).exchange.get(exchange)!;
+  const lost = (link: RepertoireLink) => link.rate * (1 - exchangeOf(link).chance);
+  return links
+    .filter((link) => {
+      const { otherwise } = exchangeOf(link);
+      return otherwise && isOutcome(otherwise);
+    })
+    .sort((a, b) => lost(b) - lost(a))[0];
 }
 
 function roundsOf({ start, request, room, practices }: Assembly, seconds: number): Block[] {
