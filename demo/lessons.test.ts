@@ -161,6 +161,12 @@ describe('a class from the demo', () => {
     for (const { move } of known.steps) expect(plain.steps.some((step) => step.move === move)).toBe(false);
   });
 
+  it('says which pinned move found no time or no way', () => {
+    const far = map.moves.find(({ position }) => position === 'closed-broken')!;
+    const { unmet } = planLesson({ ...HOUR, root: 'slx', pinned: [far.id] });
+    expect(unmet).toEqual([far.name]);
+  });
+
   it('that cannot be says why, and what to do', () => {
     expect(() => planLesson({ ...HOUR, root: 'gone' })).toThrow('choose another one');
     expect(() => planLesson({ ...HOUR, root: 'slx', out: map.moves.map(({ id }) => id) })).toThrow(

@@ -41,6 +41,8 @@ export interface PlannedLesson {
   /** Exchanges of the lesson that found no time, for another class. */
   leftOver: string[];
   total: number;
+  /** Names of pinned moves for which there is no time, or no way from the start. */
+  unmet: string[];
   /** What would come next, and what it would add. */
   next: { move: string; name: string; adds: number } | undefined;
 }
@@ -115,6 +117,9 @@ export function planLesson(request: LessonRequest): PlannedLesson {
     blocks: fitted,
     leftOver: practices.flatMap(({ exchange }) => (done.has(exchange.id) ? [] : [exchange.id])),
     total: classSeconds({ ...room, blocks: fitted }),
+    unmet: (request.pinned ?? []).flatMap((id) =>
+      chosen.steps.some(({ move }) => move === id) ? [] : [index.move.get(id)?.name ?? id],
+    ),
     next,
   };
 }

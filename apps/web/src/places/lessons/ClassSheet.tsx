@@ -109,6 +109,12 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
       const after = { ...plan, lesson: found.lesson, blocks: found.blocks, leftOver: found.leftOver };
       change(diffDocuments(plan, after, 'the lesson chosen anew'));
       onNext(found.next);
+      if (found.unmet.length > 0)
+        dispatch(
+          notify({
+            text: `No time for ${found.unmet.join(', ')}, or no way there from the start: leave another move out, or take more time.`,
+          }),
+        );
     } catch (error) {
       dispatch(notify({ text: (error as Error).message }));
     } finally {
