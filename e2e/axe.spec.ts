@@ -39,16 +39,16 @@ for (const place of PLACES) {
   });
 }
 
-test('nothing serious stands in anybody’s way in a lesson and in the story of a round', async ({
-  page,
-  shipped,
-}) => {
+test('nothing serious stands in anybody’s way in a lesson', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/club/classes/tuesday`);
   await expect(page.getByRole('figure', { name: 'Hold score' })).toBeVisible();
   expect(await seriousTrouble(page)).toEqual([]);
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.evaluate(() => document.documentElement.setAttribute('data-bs-theme', 'dark'));
   expect(await seriousTrouble(page, ['color-contrast'])).toEqual([]);
+});
+
+test('nothing serious stands in anybody’s way in the story of a round', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
   await expect(page.getByRole('region', { name: 'What hurts it most' })).toBeVisible();
   expect(await seriousTrouble(page)).toEqual([]);

@@ -175,6 +175,7 @@ test('without the jacket what needs it is left out, and one side takes half the 
 
   await page.getByRole('link', { name: 'New class' }).click();
   await page.getByRole('button', { name: 'A review' }).click();
+  await expect(page.getByRole('heading', { name: 'What is gone through again?' })).toBeVisible();
   await page.getByLabel('Minutes').fill('30');
   await page.getByRole('button', { name: 'Gi', exact: true }).click();
   await page.getByLabel('All of Triangle locked').check();

@@ -31,6 +31,7 @@ test('from the map to the mat, and all of it is there after a restart', async ({
   // Build a class that fits its minutes.
   await page.keyboard.press('5');
   await page.getByRole('button', { name: 'A review' }).click();
+  await expect(page.getByRole('heading', { name: 'What is gone through again?' })).toBeVisible();
   await page.getByLabel('Name').fill('Friday: the sleeve');
   await page.getByLabel('Minutes').fill('40');
   await page.getByRole('button', { name: /Cover all of Collar and sleeve/ }).click();
