@@ -208,9 +208,11 @@ test('a map goes out as a file and comes in again; a bad one changes nothing and
 }) => {
   await page.goto(`${demo.url}/map/kelpwick`);
   const menu = page.getByRole('button', { name: 'Kelpwick Harbour Grappling' });
-  const download = page.waitForEvent('download');
   await menu.click();
-  await page.getByRole('button', { name: 'Export as a map file' }).click();
+  const entry = page.getByRole('button', { name: 'Export as a map file' });
+  await expect(entry).toBeVisible();
+  const download = page.waitForEvent('download');
+  await entry.click();
   const file = await (await download).path();
   expect(readFileSync(file, 'utf8')).toBe(readFileSync('testing/club/kelpwick.map.json', 'utf8'));
 
