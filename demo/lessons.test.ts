@@ -112,6 +112,55 @@ describe('a class from the demo', () => {
     }
   });
 
+  it('for the young or for novices holds nothing that is barred for them, in any apparel, whatever rules were chosen', () => {
+    const profile = (id: string) => SHIPPED_PROFILES.find((one) => one.id === id)!;
+    const roots = map.positions
+      .filter(({ systems }) => systems.includes('leg-entanglement'))
+      .map(({ id }) => id);
+    let taught = 0;
+    for (const [changes, barred] of [
+      [{ youth: true }, profile('youth-gi').barred],
+      [{ youth: true, apparel: 'no-gi' }, profile('youth-gi').barred],
+      [{ youth: true, rules: profile('expert-no-gi'), apparel: 'no-gi' }, profile('youth-gi').barred],
+      [{ level: 'novice', rules: profile('expert-gi') }, profile('novice-gi').barred],
+      [{ level: 'novice', apparel: 'no-gi' }, profile('novice-no-gi').barred],
+    ] as const)
+      for (const root of roots) {
+        let blocks: Block[];
+        try {
+          ({ blocks } = planLesson({ ...HOUR, root, ...changes }));
+        } catch {
+          // Nothing is left from there: the sentence says so.
+          continue;
+        }
+        taught++;
+        for (const block of blocks)
+          for (const tag of 'hazards' in block ? block.hazards : []) expect(barred, root).not.toContain(tag);
+      }
+    expect(taught).toBeGreaterThan(10);
+  });
+
+  it('tells who attacks and who is caught what keeps both safe, each in their own words', () => {
+    const { blocks } = planLesson({ ...HOUR, root: 'entangle-mutual', level: 'expert', apparel: 'no-gi' });
+    const twists = blocks.filter((block) => 'hazards' in block && block.hazards.includes('heel-hook'));
+    expect(twists.length).toBeGreaterThan(0);
+    for (const block of twists) {
+      if (!('bottom' in block)) continue;
+      expect(block.bottom).toContain('A twist is caught and released, never finished.');
+      expect(block.top).toContain('Turn with a twist, never against it.');
+    }
+  });
+
+  it('from on top of a top who lies on the back is not scored by passing', () => {
+    const { blocks } = planLesson({ ...HOUR, root: 'half-lock-on-top', method: 'games-first' });
+    for (const block of blocks)
+      if (block.kind === 'game') {
+        expect(block.top).toContain('getting out from under');
+        expect(block.start).toMatch(/^Start: .+\. Bottom: /);
+      }
+    expect(blocks.some(({ kind }) => kind === 'game')).toBe(true);
+  });
+
   const entries = map.systems.map(({ id, name }) => ({
     name,
     root: map.positions
@@ -167,8 +216,24 @@ describe('a class from the demo', () => {
     expect(unmet).toEqual([far.name]);
   });
 
+  it('is there for every position from which something may be done, also where waiting is worth more', () => {
+    const refused = map.positions.flatMap(({ id }) => {
+      try {
+        planLesson({ ...HOUR, root: id, level: 'expert' });
+        return [];
+      } catch (error) {
+        return [(error as Error).message];
+      }
+    });
+    expect(refused.length).toBeLessThan(5);
+    for (const message of refused) expect(message).toContain('under these rules and in this apparel');
+  });
+
   it('that cannot be says why, and what to do', () => {
     expect(() => planLesson({ ...HOUR, root: 'gone' })).toThrow('choose another one');
+    expect(() => planLesson({ ...HOUR, root: 'crab-ride' })).toThrow(
+      'is for intermediate classes: take a higher level',
+    );
     expect(() => planLesson({ ...HOUR, root: 'slx', out: map.moves.map(({ id }) => id) })).toThrow(
       'take more time, one side, or another start',
     );

@@ -40,8 +40,8 @@ function weighed(map: GuardMap, whatIf: WhatIf): Weighing {
     const options = scenarioOptions(map, whatIf, SHIPPED_PROFILES);
     const up = solveForTrusts(map, options);
     const solution = choosePlan(up, options.trust);
-    const holes = resolveHoles(solution, playMap(solution, options.level));
-    return { ...describeWeighing(map, up, solution, options.level), holes };
+    const play = playMap(solution, options.level);
+    return { ...describeWeighing(map, up, solution, play), holes: resolveHoles(solution, play) };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     throw new UnprocessableEntityException({ message: `The map cannot be weighed: ${error.message}.` });

@@ -35,12 +35,27 @@ const HERE: Record<string, [string, string][]> = {
     ['T', 'Top’s sheet, or bottom’s plan'],
     ['G', 'Gi or no-gi'],
   ],
+  classes: [
+    ['Alt ←', 'Time line: the block earlier'],
+    ['Alt →', 'Time line: the block later'],
+    ['+', 'Time line: the block longer'],
+    ['−', 'Time line: the block shorter'],
+    ['Alt D', 'Time line: the block once more'],
+    ['Alt S', 'Time line: the block in two'],
+    ['Del', 'Time line: the block taken out'],
+  ],
+  mat: [
+    ['Space', 'Start and pause'],
+    ['→', 'To the next stretch'],
+    ['←', 'To the one before'],
+  ],
 };
 
 /** The keys of the place one is in, and those that work everywhere. */
 export function KeysHelp({ show, onHide }: { show: boolean; onHide: () => void }) {
-  const [, area, , place] = useLocation().pathname.split('/');
-  const rows = [...((area === 'map' && HERE[place || 'map']) || []), ...EVERYWHERE];
+  const [, area, second, third] = useLocation().pathname.split('/');
+  const place = area === 'map' ? third || 'map' : second;
+  const rows = [...(HERE[place ?? ''] ?? []), ...EVERYWHERE];
   return (
     <Modal show={show} onHide={onHide} animation={false} restoreFocus={false} aria-labelledby="keys-title">
       <Modal.Header closeButton>

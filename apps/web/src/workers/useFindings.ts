@@ -78,5 +78,5 @@ const weighedOf = (
 ): NonNullable<CheckContext['weighed']> => ({
   positions: Object.fromEntries(positions.map(({ position, value }) => [position, value])),
   outcomes: outcomePoints({ rules, submissionWorth: settings.submissionWorth }),
-  waiting: positions.filter(({ best }) => best === undefined).map(({ position }) => position),
+  waiting: positions.filter(({ waitsAtBest }) => waitsAtBest).map(({ position }) => position),
 });

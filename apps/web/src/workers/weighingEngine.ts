@@ -6,6 +6,8 @@ import {
   describeWeighing,
   expectedOf,
   type GuardMap,
+  type LevelPlay,
+  type MapSolution,
   type Outcome,
   playMap,
   resolveHoles,
@@ -25,10 +27,23 @@ const SEED = 1;
 /** So many solved questions are kept: the one that is asked, the one beside it, and a few before. */
 const MOST_SOLVED = 4;
 
+interface Played {
+  solution: MapSolution;
+  play: LevelPlay;
+}
+
+/** Keeps an answer; what was asked last is forgotten last. */
+function keep<T>(answers: Map<string, T>, key: string, answer: T): void {
+  answers.delete(key);
+  answers.set(key, answer);
+  if (answers.size > MOST_SOLVED) answers.delete(answers.keys().next().value!);
+}
+
 /** Weighs one map at a time, and solves it again only where a question needs that: another trust does not. */
 export function createWeighingEngine() {
   const { open, change, map } = keepMap();
   const solved = new Map<string, TrustSolutions>();
+  const plays = new Map<string, Played>();
 
   function solve(
     options: WeighOptions,
@@ -38,43 +53,51 @@ export function createWeighingEngine() {
     // Neither the trust nor the level changes what is solved.
     const key = optionsKey({ ...options, trust: undefined, level: undefined });
     const solutions = solved.get(key) ?? solveForTrusts(map(), options, start, onProgress);
-    // Asked last, forgotten last.
-    solved.delete(key);
-    solved.set(key, solutions);
-    if (solved.size > MOST_SOLVED) solved.delete(solved.keys().next().value!);
+    keep(solved, key, solutions);
     return solutions;
   }
-  const planned = (options: WeighOptions) => choosePlan(solve(options), options.trust);
-  /** The plan, and how two of the level play it. */
-  const played = (options: WeighOptions) => {
-    const solution = planned(options);
-    return { solution, play: playMap(solution, options.level) };
-  };
+  /** The plan, and how two of the level play it: holes, chains, ends and the story ask about the same one. */
+  function played(options: WeighOptions): Played {
+    const key = optionsKey(options);
+    let found = plays.get(key);
+    if (!found) {
+      const solution = choosePlan(solve(options), options.trust);
+      found = { solution, play: playMap(solution, options.level) };
+    }
+    keep(plays, key, found);
+    return found;
+  }
+  function forget(): void {
+    solved.clear();
+    plays.clear();
+  }
 
   return {
     /** The map that all later questions are about, and what has changed in it since. */
     open(next: GuardMap): void {
       open(next);
-      solved.clear();
+      forget();
     },
     change(command: Command): void {
       change(command);
-      solved.clear();
+      forget();
     },
     weigh(options: WeighOptions, start?: readonly number[], onProgress?: (share: number) => void) {
       const solutions = solve(options, start, onProgress);
-      return describeWeighing(map(), solutions, choosePlan(solutions, options.trust), options.level);
+      const { solution, play } = played(options);
+      return describeWeighing(map(), solutions, solution, play);
     },
     holes: (options: WeighOptions, onHole?: (done: number, total: number) => void) => {
       const { solution, play } = played(options);
-      return resolveHoles(solution, play, onHole);
+      return resolveHoles(solution, play, { onHole });
     },
     /** What one would say first of a round, of the whole map or of one system. */
     story: (options: WeighOptions, system: string | undefined) => {
       const { solution, play } = played(options);
       return tellRound(map(), options, solution, play, system);
     },
-    depend: (taken: TakenAway, options: WeighOptions) => dependence(map(), taken, options, planned(options)),
+    depend: (taken: TakenAway, options: WeighOptions) =>
+      dependence(map(), taken, options, played(options).solution),
     chains: (options: WeighOptions, from: string, outcome: Outcome, count: number) => {
       const { solution, play } = played(options);
       const chained = { game: solution.game, positions: expectedOf(solution, play) };

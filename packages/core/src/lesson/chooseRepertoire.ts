@@ -2,6 +2,7 @@ import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Move } from '../model/move.ts';
 import { isOutcome } from '../model/outcome.ts';
+import type { Position } from '../model/position.ts';
 import type { Level } from '../model/primitives.ts';
 import { type ReactionRef, reactionKey } from '../model/reaction.ts';
 import { bestConnectedSet, type ConnectedItem } from './bestConnectedSet.ts';
@@ -51,13 +52,20 @@ export interface ChosenRepertoire {
 }
 
 const MOST_NEW: Record<Level, number> = { novice: 3, intermediate: 5, expert: 7 };
-export const LEVEL_ORDER: readonly Level[] = ['novice', 'intermediate', 'expert'];
+const LEVEL_ORDER: readonly Level[] = ['novice', 'intermediate', 'expert'];
+
+/** Whether a move, by its own level or its position's, is above a level. */
+export const isAbove = (
+  move: Pick<Move, 'level'>,
+  position: Pick<Position, 'level'>,
+  level: Level,
+): boolean => LEVEL_ORDER.indexOf(move.level ?? position.level) > LEVEL_ORDER.indexOf(level);
 /** So many sets are tried: the answer is there while one looks. */
 const LIMIT = 1200;
 /** What a move of a higher level, and one with more to be taught before it, has to bring more, points: within 0.02 the simpler one is taken. */
 const HIGHER = 0.02;
 const PREREQUISITE = 0.004;
-/** A set without a pinned move, or over its time, is worth less than any other. */
+/** A set without a pinned move is worth less than one with it; to teach nothing less than anything that fits; what is over its time least. */
 const NEVER = -1e6;
 /** A reaction that top gives less often than this is no link of the lesson. */
 const LEAST_SHARE = 0.05;
@@ -79,7 +87,7 @@ export function chooseRepertoire(
   const playable = new Set(repertoire.moves);
   const known = new Set((choice.known ?? []).filter((id) => playable.has(id)));
   const levelOf = (move: Move): Level => move.level ?? index.position.get(move.position)!.level;
-  const above = (move: Move) => LEVEL_ORDER.indexOf(levelOf(move)) > LEVEL_ORDER.indexOf(level);
+  const above = (move: Move) => isAbove(move, index.position.get(move.position)!, level);
   const moves = repertoire.moves.map((id) => index.move.get(id)!);
   const candidates = moves.filter(
     (move) => !known.has(move.id) && !out.includes(move.id) && (pinned.includes(move.id) || !above(move)),
@@ -112,12 +120,16 @@ export function chooseRepertoire(
       extra += cost.get(id)!;
     }
     const missing = pinned.filter((id) => cost.has(id) && !ids.has(id)).length;
+    if (ids.size === 0) return NEVER;
     if (time > budget) return NEVER * (1 + time / budget);
     return repertoire.value(new Set([...known, ...ids])) - extra + NEVER * missing * 1e-3;
   };
   const most = Math.max(choice.mostNew ?? MOST_NEW[level], Math.min(pinned.length, MOST_NEW.expert));
-  const found = bestConnectedSet({ root, items, most, worth, limit: choice.limit ?? LIMIT });
-  const chosen = found.worth > NEVER / 2e3 || pinned.length > 0 ? found.ids : [];
+  const {
+    ids: chosen,
+    proved,
+    tried,
+  } = bestConnectedSet({ root, items, most, worth, limit: choice.limit ?? LIMIT });
   const steps = order(chosen);
   const all = new Set([...known, ...chosen]);
   const links = repertoire
@@ -131,8 +143,8 @@ export function chooseRepertoire(
     withAll: repertoire.value(playable),
     links,
     next: nextBest(),
-    proved: found.proved,
-    tried: found.tried,
+    proved,
+    tried,
   };
 
   function extraCost(move: Move): number {

@@ -1,9 +1,9 @@
 import { indexMap } from '../model/indexMap.ts';
 import { playMap } from '../weigh/playMap.ts';
-import { CLUB_SOFTNESS } from '../weigh/softness.ts';
 import { solveMap } from '../weigh/solveMap.ts';
-import { chooseRepertoire, LEVEL_ORDER } from './chooseRepertoire.ts';
-import { type LessonRequest, lessonOptions } from './planLesson.ts';
+import { chooseRepertoire, isAbove } from './chooseRepertoire.ts';
+import type { LessonRequest } from './lessonRequest.ts';
+import { lessonOptions } from './planLesson.ts';
 import { repertoireOf } from './repertoire.ts';
 
 /** So many of the positions that come up most are tried, with so many sets of moves each. */
@@ -19,17 +19,15 @@ export function helpfulRoot(request: Omit<LessonRequest, 'root'>): string {
   const options = lessonOptions(request);
   const index = indexMap(map);
   const solution = solveMap(map, options);
-  const { positionVisits } = playMap(solution, options.level ?? CLUB_SOFTNESS);
-  const allowed = LEVEL_ORDER.indexOf(level);
+  const play = playMap(solution, options.level);
+  const { positionVisits } = play;
   const open = map.positions
     .map((position, s) => ({ position, rate: positionVisits[s]! }))
-    .filter(({ position: { id, level: own } }) =>
-      index.movesOf(id).some((move) => LEVEL_ORDER.indexOf(move.level ?? own) <= allowed),
-    )
+    .filter(({ position }) => index.movesOf(position.id).some((move) => !isAbove(move, position, level)))
     .sort((a, b) => b.rate - a.rate)
     .slice(0, TRIED);
   const rated = open.map(({ position: { id }, rate }) => {
-    const repertoire = repertoireOf(map, { root: id, options });
+    const repertoire = repertoireOf(map, { root: id, options, whole: { solution, play } });
     const choice = { root: id, level, known, mostNew: 3, seconds: () => 1, budget: 10, limit: SETS };
     const { value, before } = chooseRepertoire(map, repertoire, choice);
     return { id, helps: rate * (value - before) };

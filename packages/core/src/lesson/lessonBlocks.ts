@@ -1,56 +1,21 @@
-import { OUTCOME_WORDS, reactionName } from '../body/landingWords.ts';
 import type { Block } from '../model/blocks/blockKinds.ts';
-import type { ClassPlan, Method } from '../model/classPlan.ts';
 import { freshId } from '../model/freshId.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
-import { isOutcome, OUTCOMES } from '../model/outcome.ts';
-import type { Position } from '../model/position.ts';
+import { isOutcome } from '../model/outcome.ts';
 import { reactionKey } from '../model/reaction.ts';
 import { signedPoints } from '../weigh/pointsText.ts';
+import type { Assembly } from './assembly.ts';
 import { blockTime, classSeconds, largestGroup } from './blockTime.ts';
-import type { ChosenRepertoire, TaughtMove } from './chooseRepertoire.ts';
-import { calledBy, clip, lower, rateText, startWords, whyWords } from './lessonWords.ts';
+import type { TaughtMove } from './chooseRepertoire.ts';
+import { calledBy, clip, lower, rateText, whyWords } from './lessonWords.ts';
 import { linkOf } from './linkOf.ts';
-import type { LessonRequest } from './planLesson.ts';
+import { gameOf, roundsOf } from './liveBlocks.ts';
 import { DEMO, type Practice, setsUp } from './practices.ts';
-import type { RepertoireLink } from './repertoire.ts';
-import { careWords, roleWords } from './roleWords.ts';
+import { careWords, roleWords, sentences } from './roleWords.ts';
 
 const MINUTE = 60;
 const MOST_MECHANICS = 2;
-
-/** Of a class's time, what is kept for work against a partner who tries. */
-const LIVE_SHARE = 0.2;
-
-/** What a class spends on each part, by the schools: seconds of talk, and how much of the free time is live. */
-export const METHOD: Record<Method, { live: number; gameFirst: boolean; blocked: boolean }> = {
-  'reps-first': { live: LIVE_SHARE, gameFirst: false, blocked: true },
-  mixed: { live: LIVE_SHARE + 0.05, gameFirst: false, blocked: false },
-  'games-first': { live: LIVE_SHARE + 0.15, gameFirst: true, blocked: false },
-};
-
-/** Seconds of the parts that every class has. */
-export interface FixedTimes {
-  talk: number;
-  mechanics: number;
-  review: number;
-  water: number;
-  live: number;
-}
-
-export interface Assembly {
-  map: GuardMap;
-  request: LessonRequest;
-  start: Position;
-  chosen: ChosenRepertoire;
-  practices: readonly Practice[];
-  reps: ReadonlyMap<string, number>;
-  sides: 1 | 2;
-  fixed: FixedTimes;
-  method: (typeof METHOD)[Method];
-  room: Pick<ClassPlan, 'people' | 'changeOverSeconds'>;
-}
 
 /** The blocks of a lesson in the order of its method. */
 export function lessonBlocks(assembly: Assembly): Block[] {
@@ -80,14 +45,12 @@ export function lessonBlocks(assembly: Assembly): Block[] {
   const whole = longest.length > 0 && method.blocked ? [chainOf(assembly, longest)] : [];
   const forks = forkOf(assembly, taught);
   const half = Math.floor(live / 2 / group);
-  const opening = gameOf(assembly, 'game-1', half);
-  const task = gameOf(assembly, 'game-2', half);
-  const open = roundsOf(assembly, method.blocked ? live : half * group);
+  const task = (id: string) => gameOf(assembly, id, half);
   const body: Block[] = method.gameFirst
-    ? [...opening, ...drilled, ...forks, ...task]
+    ? [...task('game-1'), ...drilled, ...forks, ...task('game-2')]
     : method.blocked
-      ? [...drilled, ...whole, ...forks, ...open]
-      : [...drilled, ...forks, ...task, ...open];
+      ? [...drilled, ...whole, ...forks, ...roundsOf(assembly, live)]
+      : [...drilled, ...forks, ...task('game'), ...roundsOf(assembly, half * group)];
   return withOwnIds([
     talkOf(assembly),
     ...mechanicsOf(map, chosen.steps, fixed.mechanics, request.youth ?? false),
@@ -214,101 +177,36 @@ function forkOf({ map, sides }: Assembly, taught: readonly Practice[]): Block[] 
 
 const rateOf = (list: readonly Practice[]): number => list.reduce((sum, { link }) => sum + link.rate, 0);
 
-/** A task from the map: bottom's aims are the outcomes the lesson comes to, top's the reaction that hurts it most. */
-function gameOf({ map, start, chosen, request, practices }: Assembly, id: string, seconds: number): Block[] {
-  if (seconds < MINUTE) return [];
-  const aims = OUTCOMES.filter((outcome) =>
-    practices.some(({ exchange: { to } }) => isOutcome(to) && to.outcome === outcome),
-  );
-  const hurting = hurtsMost(map, chosen.links);
-  const length = seconds >= 4 * MINUTE ? 90 : 60;
-  const hazards = [...new Set(practices.flatMap(({ move }) => move.hazards))];
-  return [
-    {
-      kind: 'game',
-      id,
-      title: clip(`Game: out of ${lower(start.name)}`),
-      why: 'A task with few words; what breaks in it is what the reps are for.',
-      start: startWords(start),
-      bottom:
-        `You score with: ${aims.map((aim) => OUTCOME_WORDS[aim]).join(', ') || 'getting on to the next position'}. ${careWords(hazards)}`.trim(),
-      top: hurting
-        ? `You score by passing, or when this comes off: ${lower(reactionName(map, hurting.reaction))}.`
-        : 'You score by passing.',
-      ends: 'A score, a pass, or both on their feet ends it.',
-      restart: 'Begin again at the start at once; whoever scored gives the grips.',
-      rounds: Math.max(1, Math.round(seconds / length)),
-      secondsPerRound: length,
-      demoSeconds: 30,
-      resistance: request.level === 'novice' || request.youth ? 'light' : 'full',
-      hazards,
-      note: '',
-    },
-  ];
-}
-
-/** The link whose reaction most often ends a round against bottom. */
-function hurtsMost(map: GuardMap, links: readonly RepertoireLink[]): RepertoireLink | undefined {
-  const exchangeOf = ({ exchange }: RepertoireLink) => indexMap(map).exchange.get(exchange)!;
-  const lost = (link: RepertoireLink) => link.rate * (1 - exchangeOf(link).chance);
-  return links
-    .filter((link) => {
-      const { otherwise } = exchangeOf(link);
-      return otherwise && isOutcome(otherwise);
-    })
-    .sort((a, b) => lost(b) - lost(a))[0];
-}
-
-function roundsOf({ start, request, room, practices }: Assembly, seconds: number): Block[] {
-  const each = seconds / largestGroup(room.people);
-  if (each < MINUTE) return [];
-  const length = each >= 6 * MINUTE ? 180 : each >= 3 * MINUTE ? 120 : 60;
-  const hazards = [...new Set(practices.flatMap(({ move }) => move.hazards))];
-  return [
-    {
-      kind: 'rounds',
-      id: 'rounds',
-      title: clip(`Rounds from ${lower(start.name)}`),
-      why: 'Only against somebody who tries does it show.',
-      start: startWords(start),
-      bottom: ['Look for what was taught first.', careWords(hazards)].filter(Boolean).join(' '),
-      top: 'Pass, or stand up out of it.',
-      ends: 'A pass, a sweep or a tap.',
-      restart: 'Begin again at the start.',
-      rounds: Math.max(1, Math.round(each / length)),
-      secondsPerRound: length,
-      demoSeconds: 0,
-      resistance: request.level === 'novice' || request.youth ? 'light' : 'full',
-      hazards,
-      note: '',
-    },
-  ];
-}
-
 function talkOf({ map, start, chosen, fixed }: Assembly): Block {
   const hazards = [...new Set(chosen.steps.flatMap(({ move }) => indexMap(map).move.get(move)!.hazards))];
   const names = chosen.steps.map(({ move }) => indexMap(map).move.get(move)!.name);
+  const care = careWords(hazards);
   return {
     kind: 'talk',
     id: 'talk',
     title: clip(`Today: ${start.name}`),
     why: `A round from here: ${signedPoints(chosen.before)} before, ${signedPoints(chosen.value)} after this class.`,
-    text: [names.join(' · '), careWords(hazards)].filter(Boolean).join(' '),
+    text: sentences(names.join(' · '), care.attacking, care.caught),
     seconds: fixed.talk,
     note: '',
   };
 }
 
-function reviewOf({ map, chosen, fixed }: Assembly): Block {
-  const index = indexMap(map);
-  const calls = chosen.steps.map((step) => `${calledBy(map, step)}: ${index.move.get(step.move)!.name}`);
-  const next = chosen.next ? ` Next time: ${index.move.get(chosen.next.move)!.name}.` : '';
+function reviewOf({ map, chosen, fixed, sides }: Assembly): Block {
+  const nameOf = (id: string) => indexMap(map).move.get(id)!.name;
+  const calls = chosen.steps.map((step) => `${calledBy(map, step)}: ${nameOf(step.move)}`);
+  const home = chosen.steps.slice(0, 2).map(({ move }) => nameOf(move));
   return {
     kind: 'review',
     id: 'review',
     title: 'Say it back',
     why: '',
-    text: `${calls.join('; ')}. Questions. Until next time: the first two, both sides.${next}`,
+    text: sentences(
+      calls.join('; '),
+      'Questions',
+      `Until next time: ${home.join(', ')}${sides === 2 ? ', both sides' : ''}`,
+      chosen.next && `Next time: ${nameOf(chosen.next.move)}`,
+    ),
     seconds: fixed.review,
     note: '',
   };

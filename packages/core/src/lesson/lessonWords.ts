@@ -1,10 +1,13 @@
 import { reactionName } from '../body/landingWords.ts';
-import { signsWords } from '../body/words.ts';
+import { translateApparel } from '../body/translateApparel.ts';
+import { holdWords, joinWords, wordContext } from '../body/words.ts';
 import type { LessonStep } from '../model/classPlan.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Position } from '../model/position.ts';
+import type { Apparel } from '../model/primitives.ts';
 import { reactionWords } from '../model/reactionWords.ts';
+import { signOf } from '../model/signs.ts';
 import { signedPoints } from '../weigh/pointsText.ts';
 import type { TaughtMove } from './chooseRepertoire.ts';
 
@@ -14,11 +17,26 @@ export function stepWords(map: GuardMap, step: TaughtMove): LessonStep {
   return { move: step.move, name, part: step.part, adds: step.adds, why: whyWords(map, step) };
 }
 
-/** Where and how a round or a task starts. */
-export const startWords = (start: Position): string => {
-  const signs = signsWords(start.signs).slice(0, 4).join(', ');
-  return `Start: ${start.name}${signs ? ` (${signs})` : ''}. Bottom has the grips.`;
-};
+/** So many holds are said of a start. */
+const SAID = 4;
+
+/** Where and how a round or a task starts: the position, and what bottom holds. */
+export function startWords(start: Position, apparel: Apparel): string {
+  const { holds } = translateApparel(start, apparel).position;
+  const context = wordContext(start);
+  const held = holds.slice(0, SAID).map((hold) => holdWords(hold, context));
+  return `Start: ${start.name}${held.length > 0 ? `. Bottom: ${joinWords(held)}` : ''}.`;
+}
+
+/** What top wants from a start: to pass, or, where top is down already, to get out of it. */
+export function topAim({ signs }: Position): { scores: string; tries: string } {
+  const stance = signOf(signs, 'top.stance');
+  if (stance === 'on-back')
+    return { scores: 'getting out from under', tries: 'Get out from under, or turn them over.' };
+  if (stance === 'seated')
+    return { scores: 'getting free and coming up on top', tries: 'Get free, and come up on top.' };
+  return { scores: 'passing', tries: 'Pass, or get clear of the guard.' };
+}
 
 /** What calls for a move. */
 export const calledBy = (map: GuardMap, { trigger }: TaughtMove): string =>
@@ -39,6 +57,7 @@ export function whyWords(map: GuardMap, step: TaughtMove): string {
 /** "one time in three", "two times in three". */
 export function rateText(share: number): string {
   if (share >= 0.9) return 'nearly always';
+  if (share >= 0.75) return 'most of the time';
   if (share >= 0.6) return 'two times in three';
   return `one time in ${['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'][Math.min(10, Math.max(2, Math.round(1 / Math.max(share, 0.1))))]}`;
 }

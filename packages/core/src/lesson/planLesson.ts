@@ -1,39 +1,20 @@
 import type { Block } from '../model/blocks/blockKinds.ts';
-import type { Lesson, Method } from '../model/classPlan.ts';
+import type { Lesson } from '../model/classPlan.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Position } from '../model/position.ts';
-import type { Apparel, Level } from '../model/primitives.ts';
-import type { RulesProfile } from '../model/rulesProfile.ts';
 import { exchangeSeconds } from '../model/seconds.ts';
-import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
 import type { WeighOptions } from '../weigh/mapGame.ts';
+import { type FixedTimes, METHOD } from './assembly.ts';
 import { classSeconds, largestGroup } from './blockTime.ts';
-import { chooseRepertoire } from './chooseRepertoire.ts';
+import { chooseRepertoire, isAbove } from './chooseRepertoire.ts';
 import { fitBlocks } from './fitBlocks.ts';
-import { type FixedTimes, lessonBlocks, METHOD } from './lessonBlocks.ts';
+import { lessonBlocks } from './lessonBlocks.ts';
+import type { LessonRequest } from './lessonRequest.ts';
+import { lessonRules } from './lessonRules.ts';
 import { stepWords } from './lessonWords.ts';
 import { DEMO, FOR_LINKS, leastReps, practicesOf, repsOf } from './practices.ts';
 import { repertoireOf } from './repertoire.ts';
-
-export interface LessonRequest {
-  map: GuardMap;
-  /** The position the lesson starts from. */
-  root: string;
-  minutes: number;
-  people: number;
-  apparel: Apparel;
-  level: Level;
-  youth?: boolean | undefined;
-  rules?: RulesProfile | undefined;
-  method: Method;
-  sides?: 1 | 2 | undefined;
-  known?: readonly string[] | undefined;
-  pinned?: readonly string[] | undefined;
-  out?: readonly string[] | undefined;
-  changeOverSeconds?: number | undefined;
-  options?: WeighOptions | undefined;
-}
 
 export interface PlannedLesson {
   lesson: Lesson;
@@ -124,20 +105,10 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   };
 }
 
-/**
- * What a lesson is weighed under: the rules that were chosen, else, for the young and for novices, those that are usual for
- * them, so that nothing barred comes into their class.
- */
-export function lessonOptions({
-  options,
-  apparel,
-  rules,
-  level,
-  youth,
-}: Omit<LessonRequest, 'root'>): WeighOptions {
-  const usual = youth ? 'youth' : level === 'novice' ? 'novice' : undefined;
-  const profile = rules ?? SHIPPED_PROFILES.find(({ id }) => id === `${usual}-${apparel}`);
-  return { ...options, apparel, ...(profile && { rules: profile }) };
+/** What a lesson is weighed under. */
+export function lessonOptions(request: Omit<LessonRequest, 'root'>): WeighOptions {
+  const rules = lessonRules(request);
+  return { ...request.options, apparel: request.apparel, ...(rules && { rules }) };
 }
 
 /** Why there is nothing to teach, and what to do about it. */
@@ -150,9 +121,9 @@ function whyNothing(
   const own = indexMap(map).movesOf(start.id);
   if (!own.some(({ id }) => playable.includes(id)))
     return `Nothing from “${start.name}” may be done under these rules and in this apparel: choose other ones, or another start.`;
-  if (own.every((move) => (move.level ?? start.level) !== 'novice') && level === 'novice')
-    return `Nothing from “${start.name}” is for novices: take a higher level, or another start.`;
-  return `Nothing new from “${start.name}” fits into ${minutes} minutes: take more time, one side, or another start.`;
+  if (own.every((move) => isAbove(move, start, level)))
+    return `Nothing from “${start.name}” is for ${level} classes: take a higher level, or another start.`;
+  return `Nothing new from “${start.name}” is left that fits into ${minutes} minutes: leave less out, take more time, one side, or another start.`;
 }
 
 /** Seconds of what every class has, shorter in a short one. */

@@ -23,7 +23,7 @@ export const SETUPS = 3;
 export interface Practice {
   exchange: Exchange;
   move: Move;
-  /** Set-ups on the way; empty where it begins at the root. */
+  /** The move itself; else one more reaction to it. */
   first: boolean;
   link: RepertoireLink;
 }

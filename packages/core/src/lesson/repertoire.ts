@@ -5,11 +5,11 @@ import { isOutcome, type Landing } from '../model/outcome.ts';
 import { type ReactionRef, reactionKey } from '../model/reaction.ts';
 import { driftOf, type GameLook, landingWorth, type MapGame, type WeighOptions } from '../weigh/mapGame.ts';
 import { playAt } from '../weigh/ordinaryPlay.ts';
-import { playMap } from '../weigh/playMap.ts';
+import { type LevelPlay, playMap } from '../weigh/playMap.ts';
 import { flowsOf, type Play, valuesOf, visitsOf, WAITING } from '../weigh/plays.ts';
 import { bothKnowBest, CLUB_SOFTNESS } from '../weigh/softness.ts';
 import { solveAsMapped } from '../weigh/solveForTrusts.ts';
-import { solveMap } from '../weigh/solveMap.ts';
+import { type MapSolution, solveMap } from '../weigh/solveMap.ts';
 import { toStochasticGame } from '../weigh/toStochasticGame.ts';
 
 export interface RepertoireQuery {
@@ -18,6 +18,8 @@ export interface RepertoireQuery {
   /** What positions outside of the lesson's systems are worth: what the whole map says, or nothing is known of them. */
   outside?: 'as mapped' | 'unknown' | undefined;
   options?: WeighOptions | undefined;
+  /** The map as it was solved and played under the options, where that is at hand. */
+  whole?: { solution: MapSolution; play: LevelPlay } | undefined;
 }
 
 /** An exchange as it comes up when a repertoire is played from its root. */
@@ -52,20 +54,20 @@ export interface Repertoire {
  */
 export function repertoireOf(
   map: GuardMap,
-  { root, outside = 'as mapped', options = {} }: RepertoireQuery,
+  { root, outside = 'as mapped', options = {}, whole }: RepertoireQuery,
 ): Repertoire {
   const level = options.level ?? CLUB_SOFTNESS;
   const start = indexMap(map).position.get(root);
   if (!start) throw new RangeError(`there is no position “${root}” in this map`);
-  const whole = solveMap(startable(map, root), options);
-  const played = playMap(whole, level);
-  const { game } = whole;
+  const solution = whole?.solution ?? solveMap(startable(map, root), options);
+  const played = whole?.play ?? playMap(solution, level);
+  const { game } = solution;
   const inside = new Set(
     map.positions.flatMap(({ id, systems }) =>
       id === root || systems.some((system) => start.systems.includes(system)) ? [id] : [],
     ),
   );
-  const judged = (position: string) => outsideWorth(game, whole.values, position, outside);
+  const judged = (position: string) => outsideWorth(game, solution.values, position, outside);
   const worth = (position: string) => outsideWorth(game, played.values, position, outside);
 
   return {
@@ -82,19 +84,19 @@ export function repertoireOf(
 
   function play(known: ReadonlySet<string>) {
     const part = partOf(game, root, inside, known, judged);
-    const { game: built, solution } = solveAsMapped(part, 0, undefined, () => undefined);
+    const { game: built, solution: inPart } = solveAsMapped(part, 0, undefined, () => undefined);
     const solved = {
       game: part,
       built,
-      values: solution.value,
+      values: inPart.value,
       weights: part.states.map((_, s) => Number(s === 0)),
       trust: 0,
     };
-    const plays = part.states.map((_, s) => playOf(solved, level, s, solution));
+    const plays = part.states.map((_, s) => playOf(solved, level, s, inPart));
     // Judged by what both could make of it, worth what the two do make of it.
     const real = toStochasticGame({ ...part, outside: worth }, 'as-mapped', built.staying);
     const flows = flowsOf(real, plays);
-    const { value: values } = valuesOf(flows, solution.value);
+    const { value: values } = valuesOf(flows, inPart.value);
     return { part, plays, values, visits: visitsOf(flows, solved.weights) };
   }
 }

@@ -8,12 +8,21 @@ import { reactionWords } from '../model/reactionWords.ts';
 /** Attacks that twist the leg: caught and released, below light resistance never finished. */
 const TWISTS: readonly HazardTag[] = ['heel-hook', 'knee-reap', 'toe-hold'];
 
-/** How an attack is practised safely; nothing where none is. */
-export function careWords(hazards: readonly HazardTag[]): string {
-  if (hazards.some((tag) => TWISTS.includes(tag)))
-    return 'Catch and release: no twist is finished. Turn with it, never against it; tap early.';
-  return hazards.length > 0 ? 'Finish slowly; let go at the tap, by hand, foot or voice.' : '';
+/** How attacks are practised safely, to who attacks and to who is caught; nothing where there is none. */
+export function careWords(hazards: readonly HazardTag[]): { attacking: string; caught: string } {
+  if (hazards.length === 0) return { attacking: '', caught: '' };
+  const twists = hazards.some((tag) => TWISTS.includes(tag));
+  return {
+    attacking: `Finish slowly; let go at the tap, by hand, foot or voice.${twists ? ' A twist is caught and released, never finished.' : ''}`,
+    caught: `Caught: tap early.${twists ? ' Turn with a twist, never against it.' : ''}`,
+  };
 }
+
+/** With a full stop, where it has none. */
+const sentence = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`);
+/** What there is of some sentences, one after the other. */
+export const sentences = (...texts: readonly (string | undefined)[]): string =>
+  texts.flatMap((text) => (text?.trim() ? [sentence(text.trim())] : [])).join(' ');
 
 /** What each partner does in some exchanges, and the hazards that come with them. */
 export function roleWords(map: GuardMap, exchanges: readonly Exchange[], bottomFirst?: string) {
@@ -30,9 +39,11 @@ export function roleWords(map: GuardMap, exchanges: readonly Exchange[], bottomF
     ? ['Fall with it; do not post a straight arm.']
     : [];
   const hazards = [...new Set(moves.flatMap((move) => move.hazards))];
+  const care = careWords(hazards);
+  const given = [...new Set(scripts.map(sentence)), ...falls].join(' ');
   return {
-    bottom: [...(bottomFirst ? [bottomFirst] : []), ...cues, careWords(hazards)].filter(Boolean).join(' '),
-    top: [...new Set(scripts), ...falls].join(' ') || 'Give good posture and honest weight; nothing more.',
+    bottom: sentences(bottomFirst, ...cues, care.attacking),
+    top: sentences(given || 'Give good posture and honest weight; nothing more.', care.caught),
     hazards,
   };
 }

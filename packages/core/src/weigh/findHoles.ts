@@ -51,20 +51,28 @@ export function findHoles(solution: MapSolution, played: Played = asSolved(solut
   return placedHoles(solution, played).map(({ hole }) => hole);
 }
 
-/** So many of the dearest holes are solved for exactly. */
+/** So many of the dearest holes are solved for exactly where nothing else is asked. */
 const EXACT = 20;
+
+interface Resolving {
+  /** Told how many are done, of how many. */
+  onHole?: ((done: number, total: number) => void) | undefined;
+  /** Which holes are asked about; all when absent. */
+  among?: (hole: StakedHole) => boolean;
+  /** So many of the dearest are solved for. */
+  most?: number;
+}
 
 /**
  * The same holes, the dearest of them weighed exactly: with the cell filled the whole map is solved and played again.
- * @param onHole told how many are done, of how many
  */
 export function resolveHoles(
   solution: MapSolution,
   played: Played = asSolved(solution),
-  onHole?: (done: number, total: number) => void,
+  { onHole, among = () => true, most = EXACT }: Resolving = {},
 ): StakedHole[] {
-  const all = placedHoles(solution, played);
-  const dear = all.slice(0, EXACT).filter(({ hole }) => hole.stake > 0);
+  const all = placedHoles(solution, played).filter(({ hole }) => among(hole));
+  const dear = all.slice(0, most).filter(({ hole }) => hole.stake > 0);
   const perfect = bothKnowBest(played.level);
   const before = entryValue(played.values, solution.weights);
   const exact = dear.map(({ hole, place }, i): StakedHole => {

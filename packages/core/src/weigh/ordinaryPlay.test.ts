@@ -248,6 +248,7 @@ describe('a weighing of a level', () => {
     for (const position of weighing.positions) {
       const s = weighing.positions.indexOf(position);
       expect(position.knowsBest).toBe(solved.values[s]);
+      expect(position.waitsAtBest).toBe(solved.positions[s]!.best === undefined);
       // What the looks bring as often as they are shown, and the rest by waiting, is what the position is worth.
       const shown = position.looks.reduce((sum, { share }) => sum + share, 0);
       const brought = position.looks.reduce((sum, { share, value }) => sum + share * value, 0);

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { parseMapFile } from '../formats/mapFile.ts';
 import { isOutcome } from '../model/outcome.ts';
 import { twoByTwo } from '../test/twoByTwo.ts';
+import { resolveHoles } from './findHoles.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { playMap } from './playMap.ts';
 import { solveMap } from './solveMap.ts';
@@ -72,6 +73,16 @@ describe('the story of a round', () => {
       expect(cost).toBeGreaterThan(0);
     }
     expect(hurts.map(({ cost }) => cost)).toEqual([...hurts.map(({ cost }) => cost)].sort((a, b) => b - a));
+  });
+
+  it('says of the hole to close first what the list of holes says', () => {
+    const holed = { ...club, exchanges: club.exchanges.filter((_, i) => i % 9 !== 4) };
+    const solution = solveMap(holed);
+    const play = playMap(solution);
+    const { hole } = tellRound(holed, {}, solution, play);
+    const [dearest] = resolveHoles(solution, play);
+    expect(dearest!.stake).toBeGreaterThan(0);
+    expect(hole).toEqual(dearest);
   });
 
   it('of a system stays inside of it', () => {

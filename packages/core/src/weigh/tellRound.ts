@@ -1,7 +1,7 @@
 import type { GuardMap } from '../model/map.ts';
 import type { ReactionRef } from '../model/reaction.ts';
 import { bestWay, type Way } from './bestWay.ts';
-import { findHoles, type StakedHole } from './findHoles.ts';
+import { resolveHoles, type StakedHole } from './findHoles.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { ENDS, type End, outcomeOdds } from './outcomeOdds.ts';
 import { type LevelPlay, playMap } from './playMap.ts';
@@ -29,6 +29,8 @@ export interface RoundStory {
 const TRIED = 6;
 const SAID = 2;
 const HURTS = 3;
+/** So many of the holes that look dearest are solved for, to say which one is. */
+const HOLES = 3;
 /** So many of the positions where rounds start most are tried for the best way. */
 const STARTS = 6;
 /** Less than this is nothing to speak of, points of a round. */
@@ -51,8 +53,11 @@ export function tellRound(
   const at = (values: readonly number[]) => weights.reduce((sum, weight, s) => sum + weight * values[s]!, 0);
   const visits = visitsOf(flowsOf(play.built, play.plays), weights);
   const odds = outcomeOdds(play).from;
-  const holes = findHoles(solution, { ...play, positionVisits: visits });
-  const hole = holes.find(({ position }) => inside[play.game.place.get(position)!]);
+  const [hole] = resolveHoles(
+    { ...solution, weights },
+    { ...play, positionVisits: visits },
+    { among: ({ position }) => inside[play.game.place.get(position)!]!, most: HOLES },
+  );
   return {
     entry: at(play.values),
     knowsBest: at(solution.values),

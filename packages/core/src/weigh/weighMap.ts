@@ -7,10 +7,9 @@ import { findHoles, type StakedHole } from './findHoles.ts';
 import type { WeighOptions } from './mapGame.ts';
 import { type OrdinaryPlay, ordinaryValues } from './ordinaryPlay.ts';
 import { type OutcomeOdds, outcomeOdds } from './outcomeOdds.ts';
-import { playMap } from './playMap.ts';
+import { type LevelPlay, playMap } from './playMap.ts';
 import { flowsOf, type PlayedMap, valuesOf } from './plays.ts';
 import { type Sensitivity, sensitivity } from './sensitivity.ts';
-import { CLUB_SOFTNESS } from './softness.ts';
 import { entryValue, solveForTrusts, type Trade, type TrustSolutions, tradesOf } from './solveForTrusts.ts';
 import {
   choosePlan,
@@ -42,6 +41,8 @@ export interface WeighedLook extends LookPlan {
 /** A position as it is played, and what it would be worth between two who know best. */
 export interface WeighedPosition extends Omit<PositionValue, 'looks'> {
   knowsBest: number;
+  /** Whether two who know best would wait here. */
+  waitsAtBest: boolean;
   looks: WeighedLook[];
 }
 
@@ -84,22 +85,22 @@ export interface Weighing {
 /** Weighs a map and opens every number down to its exchange, for two of a level: at club level where none is given. */
 export function weighMap(map: GuardMap, options: WeighOptions = {}, start?: readonly number[]): Weighing {
   const weighed = solveForTrusts(map, options, start);
-  return describeWeighing(map, weighed, choosePlan(weighed, options.trust), options.level);
+  const solution = choosePlan(weighed, options.trust);
+  return describeWeighing(map, weighed, solution, playMap(solution, options.level));
 }
 
 /** So many of the longest lists are sent. */
 const MOST = 60;
 
-/** A plan of a weighed map with all that follows from it, between two of a level. */
+/** A plan of a weighed map with all that follows from it, as two of a level play it. */
 export function describeWeighing(
   map: GuardMap,
   weighed: TrustSolutions,
   solution: MapSolution,
-  level: Softness = CLUB_SOFTNESS,
+  played: LevelPlay = playMap(solution),
 ): Weighing {
   const { game, built, answered, trust } = solution;
-  const played = playMap(solution, level);
-  const { ordinary, gain, worst } = played;
+  const { level, ordinary, gain, worst } = played;
   const ifAnswered = ordinary ? ordinaryValues({ ...solution, ...answered }, level) : answered.values;
   // Trusted habits are part of what the solution's values say: what it brings is told by the play itself.
   const values =
@@ -123,6 +124,7 @@ export function describeWeighing(
       ifAnswered: ifAnswered[s]!,
       visits: played.positionVisits[s]!,
       knowsBest: position.value,
+      waitsAtBest: position.best === undefined,
       ...(ordinary && { best: mostShown(solution, ordinary, s) }),
       looks: position.looks.map((plan, l) => lookAt(solution, ordinary, played, plan, s, l)),
     })),

@@ -168,7 +168,7 @@ describe('holes solved again', () => {
     });
     const solution = solveMap(holed);
     const seen: [number, number][] = [];
-    const [hole] = resolveHoles(solution, undefined, (done, of) => seen.push([done, of]));
+    const [hole] = resolveHoles(solution, undefined, { onHole: (done, of) => seen.push([done, of]) });
     expect(hole).toMatchObject({ move: 'choke', reaction: { id: 'right' }, exact: true });
     expect(seen).toEqual([[1, 1]]);
     // The mean of the look's answered cells is a back taken with (0.8 + 0.1 + 0.8)/3.

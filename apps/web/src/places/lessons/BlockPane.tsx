@@ -86,8 +86,7 @@ export function BlockPane({
       {block.why && <p className={styles.why}>{block.why}</p>}
       {turns === 3 && (
         <p className="soft small mb-1">
-          In the trio A works with B, B with C, C with A: one waits {clock(shift)} at a time. Beginners wait
-          least.
+          In the trio A works with B, B with C, C with A: one waits {clock(shift)} at a time.
         </p>
       )}
       {isDrilled(block) && <Drilled block={block} plan={plan} onChange={onChange} />}

@@ -10,7 +10,8 @@ import { SidesChoice } from '../../components/SidesChoice.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
-import { GoalField, wholeNumber } from './GoalField.tsx';
+import { wholeNumber } from './GoalField.tsx';
+import { GoalNumbers } from './GoalNumbers.tsx';
 import styles from './lessons.module.scss';
 import type { AskedLesson } from './request.ts';
 
@@ -84,15 +85,7 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
             }}
           />
         </div>
-        {(['minutes', 'people'] as const).map((what) => (
-          <GoalField
-            key={what}
-            label={what === 'minutes' ? 'Minutes' : 'People'}
-            id={`class-${what}`}
-            error={errors[what]?.message}
-            input={field(what)}
-          />
-        ))}
+        <GoalNumbers errors={errors} field={field} />
         <SelectField
           label="Level"
           value={goal.level}

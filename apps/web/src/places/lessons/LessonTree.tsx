@@ -7,12 +7,15 @@ import {
   isDrilled,
   type Lesson,
   type LessonStep,
+  lessonRulesWords,
   type PlannedLesson,
+  SHIPPED_PROFILES,
   signedPoints,
   wordContext,
 } from '@aftersquall/core';
 import { Check, Pin, Plus, X } from 'lucide-react';
 import { clock } from '../../components/clock.ts';
+import { IconButton } from '../../components/IconButton.tsx';
 import { LimbGlyph } from '../../components/LimbGlyph.tsx';
 import styles from './lessonTree.module.scss';
 
@@ -30,6 +33,11 @@ interface Props {
 export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
   const index = indexMap(map);
   const root = index.position.get(lesson.root);
+  const rules = lessonRulesWords({
+    ...lesson,
+    apparel: plan.apparel,
+    rules: SHIPPED_PROFILES.find(({ id }) => id === lesson.rules),
+  });
   const toggled = (list: readonly string[], id: string) =>
     list.includes(id) ? list.filter((one) => one !== id) : [...list, id];
   return (
@@ -39,6 +47,9 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
         after this class, {signedPoints(lesson.withAll)} with all the map knows.{' '}
         <small className="soft">
           {lesson.proved ? 'No other choice is worth more.' : 'The best of the choices tried.'}
+          {lesson.value < lesson.before &&
+            ' By what the map says, waiting here is worth more: look at where waiting leads.'}
+          {rules && ` By ${rules}; the event’s current rule book decides.`}
         </small>
       </p>
       <ol className={styles.tree}>
@@ -155,24 +166,17 @@ function StepCard({ number, map, step, blocks, plan, pinned, onPin, onKnown, onO
         >
           <Pin size={15} aria-hidden />
         </button>
-        <button
-          type="button"
-          className="bare"
-          aria-label={`Known already: ${step.name}`}
+        <IconButton
+          bare
+          label={`Known already: ${step.name}`}
           title="The group knows it already"
           onClick={onKnown}
         >
           <Check size={15} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className="bare"
-          aria-label={`Leave out ${step.name}`}
-          title="Not in this class"
-          onClick={onOut}
-        >
+        </IconButton>
+        <IconButton bare label={`Leave out ${step.name}`} title="Not in this class" onClick={onOut}>
           <X size={15} aria-hidden />
-        </button>
+        </IconButton>
       </footer>
     </li>
   );

@@ -10,6 +10,7 @@ import { SidesChoice } from '../../components/SidesChoice.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { GoalField, wholeNumber } from './GoalField.tsx';
+import { GoalNumbers } from './GoalNumbers.tsx';
 import styles from './lessons.module.scss';
 import type { Goal, ReviewRequest } from './request.ts';
 
@@ -96,15 +97,7 @@ export function ReviewForm({ map, onBuild }: Props) {
           wide
           placeholder={chosen.size > 0 ? suggested() : undefined}
         />
-        {(['minutes', 'people'] as const).map((what) => (
-          <GoalField
-            key={what}
-            label={what === 'minutes' ? 'Minutes' : 'People'}
-            id={`class-${what}`}
-            error={errors[what]?.message}
-            input={field(what)}
-          />
-        ))}
+        <GoalNumbers errors={errors} field={field} />
         <ApparelChoice above="Apparel" />
         <SidesChoice value={goal.sides} onChange={(sides) => dispatch(changeGoal({ sides }))} />
       </div>

@@ -9,7 +9,6 @@ const ROOM = 11;
 /** What becomes of a hundred rounds, as one bar: ours, nobody's, theirs; what has no room in it is named below. */
 export function HundredRounds({ chances }: { chances: Record<End, number> }) {
   const parts = hundredOf(chances);
-  const narrow = parts.filter(({ rounds }) => rounds < ROOM);
   return (
     <figure className={styles.hundred} aria-label="What becomes of a hundred rounds">
       <div>
@@ -25,11 +24,13 @@ export function HundredRounds({ chances }: { chances: Record<End, number> }) {
           </span>
         ))}
       </div>
-      {narrow.length > 0 && (
-        <figcaption className="soft small">
-          {narrow.map(({ end, rounds }) => `${rounds} ${endWords(end)}`).join(' · ')}
-        </figcaption>
-      )}
+      <figcaption className="soft small">
+        {parts.map(({ end, rounds }) => (
+          <span key={end} className={rounds >= ROOM ? styles.named : ''}>
+            {rounds} {endWords(end)}
+          </span>
+        ))}
+      </figcaption>
     </figure>
   );
 }

@@ -34,8 +34,8 @@ export function TopSheet({ map, weighing, at, onPick }: Props) {
         <div>
           <h2>What top should do</h2>
           <p className="soft">
-            The same solution from above: the fewer points are left to bottom, the better. Looks that bottom’s
-            plan shows come first.
+            From above, as if both knew best from there on: the fewer points are left to bottom, the better.
+            Looks that bottom shows most come first.
           </p>
         </div>
         <button type="button" className="btn btn-sm btn-plain" onClick={() => window.print()}>

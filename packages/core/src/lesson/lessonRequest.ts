@@ -1,0 +1,25 @@
+import type { Method } from '../model/classPlan.ts';
+import type { GuardMap } from '../model/map.ts';
+import type { Apparel, Level } from '../model/primitives.ts';
+import type { RulesProfile } from '../model/rulesProfile.ts';
+import type { WeighOptions } from '../weigh/mapGame.ts';
+
+/** What a lesson is asked for with. */
+export interface LessonRequest {
+  map: GuardMap;
+  /** The position the lesson starts from. */
+  root: string;
+  minutes: number;
+  people: number;
+  apparel: Apparel;
+  level: Level;
+  youth?: boolean | undefined;
+  rules?: RulesProfile | undefined;
+  method: Method;
+  sides?: 1 | 2 | undefined;
+  known?: readonly string[] | undefined;
+  pinned?: readonly string[] | undefined;
+  out?: readonly string[] | undefined;
+  changeOverSeconds?: number | undefined;
+  options?: WeighOptions | undefined;
+}
