@@ -1,4 +1,3 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import {
   type Block,
   classSeconds,
@@ -8,19 +7,13 @@ import {
   isOutcome,
   type LessonRequest,
   matRun,
-  parseGuardBook,
-  parseMapFile,
   planLesson,
   SHIPPED_PROFILES,
 } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
+import { readDemo } from './readDemo.ts';
 
-const here = (file: string) => new URL(file, import.meta.url);
-const { book } = parseGuardBook(
-  readdirSync(here('book/')).map((name) => ({ name, text: readFileSync(here(`book/${name}`), 'utf8') })),
-);
-const rest: object = JSON.parse(readFileSync(here('kelpwick.map.json'), 'utf8'));
-const map = parseMapFile(JSON.stringify({ ...rest, ...book }));
+const map = readDemo();
 const index = indexMap(map);
 const HOUR: Omit<LessonRequest, 'root'> = {
   map,

@@ -1,13 +1,8 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { holdScore, indexMap, isOutcome, parseGuardBook, parseMapFile } from '@aftersquall/core';
+import { holdScore, indexMap, isOutcome } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
+import { readDemo } from './readDemo.ts';
 
-const here = (file: string) => new URL(file, import.meta.url);
-const { book } = parseGuardBook(
-  readdirSync(here('book/')).map((name) => ({ name, text: readFileSync(here(`book/${name}`), 'utf8') })),
-);
-const rest: object = JSON.parse(readFileSync(here('kelpwick.map.json'), 'utf8'));
-const map = parseMapFile(JSON.stringify({ ...rest, ...book }));
+const map = readDemo();
 const index = indexMap(map);
 
 /** Two exchanges in a row wherever one leads on to another, and every chain that is kept. */

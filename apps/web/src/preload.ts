@@ -8,6 +8,7 @@ export const LAZY_PLACES = {
   weigh: () => import('./places/weigh/WeighPlace.tsx'),
   balance: () => import('./places/balance/BalancePlace.tsx'),
   lessons: () => import('./places/lessons/LessonsPlace.tsx'),
+  term: () => import('./places/term/TermPlace.tsx'),
   mat: () => import('./places/mat/MatPlace.tsx'),
 };
 

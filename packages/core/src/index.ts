@@ -92,6 +92,7 @@ export { type BookChange, takeBook } from './formats/book/takeBook.ts';
 export { isOutcomeWord, type LineError, type Named, parseAnswer, quoteName } from './formats/lineSyntax.ts';
 export { parseMapFile, printMapFile } from './formats/mapFile.ts';
 export { mapJsonSchema } from './formats/mapJsonSchema.ts';
+export { printCalendar } from './formats/printCalendar.ts';
 export { doseWords, printClass } from './formats/printClass.ts';
 export { printGraphml } from './formats/printGraphml.ts';
 export { callName, printLines } from './formats/printLines.ts';
@@ -107,6 +108,7 @@ export { solveMatrixGame } from './game/solveMatrixGame.ts';
 export { solveStochasticGame } from './game/solveStochasticGame.ts';
 export type { StochasticGame } from './game/stochasticGame.ts';
 export { allotReps, gainOf } from './lesson/allotReps.ts';
+export { type BarredBlock, barredBlocks } from './lesson/barredBlocks.ts';
 export { bestConnectedSet } from './lesson/bestConnectedSet.ts';
 export { blockTime, classSeconds, trioSeconds } from './lesson/blockTime.ts';
 export { chooseRepertoire } from './lesson/chooseRepertoire.ts';
@@ -123,8 +125,17 @@ export { lessonRulesWords } from './lesson/lessonRules.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';
 export { type PlannedClass, planClass } from './lesson/planClass.ts';
 export { type PlannedLesson, planLesson } from './lesson/planLesson.ts';
+export { FADING, type PlannedTermClass, planTerm, type TermRequest } from './lesson/planTerm.ts';
 export { renewLinks, staleLinks } from './lesson/renewLinks.ts';
 export { repertoireOf, repertoireValue } from './lesson/repertoire.ts';
+export {
+  type DatedLesson,
+  type RetentionLine,
+  type TermClassStory,
+  type TermStory,
+  tellTerm,
+} from './lesson/tellTerm.ts';
+export { holidayOn, isoDay, type TermDate, termDates } from './lesson/termDates.ts';
 export { allNames } from './model/allNames.ts';
 export { answerTo } from './model/answerTo.ts';
 export {
@@ -149,7 +160,7 @@ export {
   METHODS,
   type Method,
 } from './model/classPlan.ts';
-export { emptyClub } from './model/club.ts';
+export { type Club, ClubSchema, emptyClub, type Holiday, type TermSlot } from './model/club.ts';
 export { CONTACTS, type Contact } from './model/contacts.ts';
 export { type Basis, type Exchange, ExchangeSchema, notesOf } from './model/exchange.ts';
 export { freshId } from './model/freshId.ts';

@@ -5,6 +5,7 @@ export const mapAddress = (map: string, place = ''): string =>
   place ? `/map/${map}/${place}` : `/map/${map}`;
 
 export const classAddress = (id = ''): string => (id ? `/club/classes/${id}` : '/club/classes');
+export const termAddress = '/club/term';
 export const matAddress = (id = ''): string => (id ? `/club/mat/${id}` : '/club/mat');
 
 /** Where a document is shown. */

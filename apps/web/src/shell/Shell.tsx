@@ -1,7 +1,7 @@
 import { CircleHelp, Moon, Search, Sun } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Navigate, NavLink, Outlet, useNavigate, useParams } from 'react-router';
+import { Navigate, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { useTheme } from '../components/useTheme.ts';
 import { useListDocumentsQuery } from '../store/api.ts';
 import { selectAsking, selectEdited } from '../store/documents/documentsSlice.ts';
@@ -22,6 +22,7 @@ export function Shell() {
   const { mapId, ready, none } = useMapId();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
+  const { pathname } = useLocation();
   const session = useDocument('map', mapId);
   const edited = useAppSelector(selectEdited);
   const asking = useAppSelector(selectAsking);
@@ -58,8 +59,14 @@ export function Shell() {
       <nav className={styles.rail} aria-label="Places">
         <img className={styles.emblem} src="/icon.svg" alt="Aftersquall" width={34} height={34} />
         {mapId &&
-          PLACES.map(({ name, icon: Icon, key, address, end }) => (
-            <NavLink key={name} to={address(mapId)} end={end} title={`${name} (${key})`}>
+          PLACES.map(({ name, icon: Icon, key, address, end, also }) => (
+            <NavLink
+              key={name}
+              to={address(mapId)}
+              end={end}
+              title={`${name} (${key})`}
+              className={({ isActive }) => (isActive || pathname === also ? 'active' : '')}
+            >
               <Icon size={20} aria-hidden />
               {name}
             </NavLink>

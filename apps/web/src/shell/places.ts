@@ -1,8 +1,26 @@
-import { BookOpenText, ChartNoAxesColumn, ListOrdered, Scale, Timer, Waypoints } from 'lucide-react';
-import { classAddress, mapAddress, matAddress } from '../components/addresses.ts';
+import {
+  BookOpenText,
+  ChartNoAxesColumn,
+  ListOrdered,
+  type LucideIcon,
+  Scale,
+  Timer,
+  Waypoints,
+} from 'lucide-react';
+import { classAddress, mapAddress, matAddress, termAddress } from '../components/addresses.ts';
+
+interface Place {
+  key: string;
+  name: string;
+  icon: LucideIcon;
+  address: (map: string) => string;
+  end: boolean;
+  /** Where else one is in this place. */
+  also?: string;
+}
 
 /** The places that work today, with the key that goes to each and where it is for a map. */
-export const PLACES = [
+export const PLACES: readonly Place[] = [
   { key: '1', name: 'Map', icon: Waypoints, address: (map: string) => mapAddress(map), end: true },
   {
     key: '2',
@@ -25,6 +43,13 @@ export const PLACES = [
     address: (map: string) => mapAddress(map, 'balance'),
     end: false,
   },
-  { key: '5', name: 'Lessons', icon: ListOrdered, address: () => classAddress(), end: false },
+  {
+    key: '5',
+    name: 'Lessons',
+    icon: ListOrdered,
+    address: () => classAddress(),
+    end: false,
+    also: termAddress,
+  },
   { key: '6', name: 'Mat', icon: Timer, address: () => matAddress(), end: false },
-] as const;
+];

@@ -1,5 +1,5 @@
 import type { Block } from '../model/blocks/blockKinds.ts';
-import type { Athlete, Group, Mat, TermSlot } from '../model/club.ts';
+import type { Athlete, Group, Holiday, Mat, TermSlot } from '../model/club.ts';
 import type { EntityKind, EntityOf } from '../model/map.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 
@@ -11,5 +11,6 @@ export type Entities = { [K in EntityKind]: EntityOf<K> } & {
   profile: RulesProfile;
   mat: Mat;
   slot: TermSlot;
+  holiday: Holiday;
 };
 export type EntityKindName = keyof Entities;

@@ -39,6 +39,9 @@ export function printClass(plan: ClassPlan): string {
       ...(block.why ? [plainLine(block.why), ''] : []),
       ...blockLines(block).map(({ who, text }) => `- ${WHO[who]}${plainLine(text)}`),
       ...(hazards.length > 0 ? [`- Care: ${hazards.join(', ')}`] : []),
+      ...('override' in block && block.override
+        ? [`- Barred by the rules of this class, done all the same: ${plainLine(block.override)}`]
+        : []),
       ...(block.kind === 'fork'
         ? [
             `- Calls: ${forkCalls(block, CALLS)
@@ -54,7 +57,7 @@ export function printClass(plan: ClassPlan): string {
   const total = classSeconds(plan);
   return `${[
     `# ${plainLine(plan.name)}`,
-    `${plan.minutes} minutes, ${plan.people} people, ${plan.apparel}; ${clock(total)} planned.`,
+    `${plan.when ? `${plan.when.date}, ${plan.when.start}; ` : ''}${plan.minutes} minutes, ${plan.people} people, ${plan.apparel}; ${clock(total)} planned.`,
     ...blocks,
     'Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what may be done; joint attacks and strangles are finished slowly and released at the tap.',
   ].join('\n\n')}\n`;

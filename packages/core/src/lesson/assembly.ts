@@ -1,3 +1,4 @@
+import type { Block } from '../model/blocks/blockKinds.ts';
 import type { ClassPlan, Method } from '../model/classPlan.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Position } from '../model/position.ts';
@@ -36,4 +37,6 @@ export interface Assembly {
   fixed: FixedTimes;
   method: (typeof METHOD)[Method];
   room: Pick<ClassPlan, 'people' | 'changeOverSeconds'>;
+  /** What comes back first. */
+  again: readonly Block[];
 }

@@ -92,7 +92,8 @@ function inProportion(blocks: readonly Block[]): Block[] {
 
 /** The blocks with one rep more of something, the scantest first. */
 function withMoreReps(blocks: readonly Block[]): Block[][] {
-  const share = ({ kind }: DrilledBlock) => (kind === 'setup' ? SETUPS : kind === 'chain' ? 0.5 : 1);
+  const share = ({ kind }: DrilledBlock) =>
+    kind === 'setup' ? SETUPS : kind === 'chain' ? 0.5 : kind === 'flow' ? 0.25 : 1;
   const most = fewestSetups(blocks) / SETUPS;
   return blocks
     .flatMap((block, i) =>

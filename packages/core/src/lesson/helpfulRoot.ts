@@ -12,10 +12,13 @@ const SETS = 60;
 
 /**
  * The position whose lesson would help most: how often a round comes through it × what three moves from there would add.
+ * @param request with the positions that are not asked about
  * @throws RangeError where the map cannot be weighed, or nothing in it is for the level
  */
-export function helpfulRoot(request: Omit<LessonRequest, 'root'>): string {
-  const { map, level, known } = request;
+export function helpfulRoot(
+  request: Omit<LessonRequest, 'root'> & { without?: readonly string[] | undefined },
+): string {
+  const { map, level, known, without = [] } = request;
   const options = lessonOptions(request);
   const index = indexMap(map);
   const solution = solveMap(map, options);
@@ -23,6 +26,7 @@ export function helpfulRoot(request: Omit<LessonRequest, 'root'>): string {
   const { positionVisits } = play;
   const open = map.positions
     .map((position, s) => ({ position, rate: positionVisits[s]! }))
+    .filter(({ position: { id } }) => !without.includes(id))
     .filter(({ position }) => index.movesOf(position.id).some((move) => !isAbove(move, position, level)))
     .sort((a, b) => b.rate - a.rate)
     .slice(0, TRIED);

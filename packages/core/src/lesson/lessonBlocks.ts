@@ -54,7 +54,7 @@ export function lessonBlocks(assembly: Assembly): Block[] {
   return withOwnIds([
     talkOf(assembly),
     ...mechanicsOf(map, chosen.steps, fixed.mechanics, request.youth ?? false),
-    ...withWater(body, room, fixed.water),
+    ...withWater([...assembly.again, ...body], room, fixed.water),
     reviewOf(assembly),
   ]);
 }

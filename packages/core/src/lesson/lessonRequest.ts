@@ -3,6 +3,7 @@ import type { GuardMap } from '../model/map.ts';
 import type { Apparel, Level } from '../model/primitives.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 import type { WeighOptions } from '../weigh/mapGame.ts';
+import type { ReturnOf } from './returnBlocks.ts';
 
 /** What a lesson is asked for with. */
 export interface LessonRequest {
@@ -20,6 +21,8 @@ export interface LessonRequest {
   known?: readonly string[] | undefined;
   pinned?: readonly string[] | undefined;
   out?: readonly string[] | undefined;
+  /** What comes back first, of earlier classes. */
+  returns?: readonly ReturnOf[] | undefined;
   changeOverSeconds?: number | undefined;
   options?: WeighOptions | undefined;
 }

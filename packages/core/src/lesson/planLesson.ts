@@ -15,6 +15,7 @@ import { lessonRules } from './lessonRules.ts';
 import { stepWords } from './lessonWords.ts';
 import { DEMO, FOR_LINKS, leastReps, practicesOf, repsOf } from './practices.ts';
 import { repertoireOf } from './repertoire.ts';
+import { returnBlocks } from './returnBlocks.ts';
 
 export interface PlannedLesson {
   lesson: Lesson;
@@ -52,7 +53,9 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const method = METHOD[request.method];
   const reset = map.settings.resetSeconds;
   const fixed = fixedTimes(budget, method.live);
-  const drillBudget = budget - fixed.talk - fixed.mechanics - fixed.review - fixed.water - fixed.live;
+  const again = returnBlocks(map, request.returns ?? [], { sides, budget, room });
+  const drillBudget =
+    budget - again.seconds - fixed.talk - fixed.mechanics - fixed.review - fixed.water - fixed.live;
   const options = lessonOptions(request);
   const repertoire = repertoireOf(map, { root, options });
   const secondsOf = (move: string): number => {
@@ -73,7 +76,19 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   if (chosen.steps.length === 0) throw new RangeError(whyNothing(map, start, request, repertoire.moves));
   const practices = practicesOf(map, chosen);
   const reps = repsOf(practices, { shifts, sides, reset, budget: drillBudget * FOR_LINKS, room });
-  const blocks = lessonBlocks({ map, request, start, chosen, practices, reps, sides, fixed, method, room });
+  const blocks = lessonBlocks({
+    map,
+    request,
+    start,
+    chosen,
+    practices,
+    reps,
+    sides,
+    fixed,
+    method,
+    room,
+    again: again.blocks,
+  });
   const fitted = fitBlocks(blocks, budget, room);
   const done = new Set(
     fitted.flatMap((block) => ('links' in block ? block.links.map(({ exchange }) => exchange) : [])),
@@ -90,6 +105,10 @@ export function planLesson(request: LessonRequest): PlannedLesson {
       pinned: [...(request.pinned ?? [])],
       out: [...(request.out ?? [])],
       steps: chosen.steps.map((step) => stepWords(map, step)),
+      returns: again.returned.map(({ exchange, why }) => {
+        const move = index.move.get(index.exchange.get(exchange)!.move)!;
+        return { move: move.id, name: move.name, exchange, why };
+      }),
       before: chosen.before,
       value: chosen.value,
       withAll: chosen.withAll,

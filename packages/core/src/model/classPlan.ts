@@ -1,6 +1,14 @@
 import { z } from 'zod';
 import { BlockSchema } from './blocks/blockKinds.ts';
-import { ApparelSchema, IdSchema, LevelSchema, NameSchema, TextSchema } from './primitives.ts';
+import {
+  ApparelSchema,
+  DaySchema,
+  IdSchema,
+  LevelSchema,
+  NameSchema,
+  TextSchema,
+  TimeOfDaySchema,
+} from './primitives.ts';
 
 export const CLASS_FORMAT = 'aftersquall-class';
 export const CLASS_VERSION = 1;
@@ -21,6 +29,14 @@ const LessonStepSchema = z.strictObject({
 });
 export type LessonStep = z.infer<typeof LessonStepSchema>;
 
+/** An exchange of an earlier class that comes back first, with its words kept. */
+const LessonReturnSchema = z.strictObject({
+  move: IdSchema,
+  name: NameSchema,
+  exchange: IdSchema,
+  why: TextSchema.default(''),
+});
+
 /** What a class teaches, and how it was chosen: enough to choose anew when something is pinned or left out. */
 const LessonSchema = z.strictObject({
   /** The position it starts from. */
@@ -34,6 +50,7 @@ const LessonSchema = z.strictObject({
   pinned: z.array(IdSchema).default([]),
   out: z.array(IdSchema).default([]),
   steps: z.array(LessonStepSchema).max(40).default([]),
+  returns: z.array(LessonReturnSchema).max(40).default([]),
   /** Points of a round from the root: before, with the lesson, with the whole map. */
   before: z.number(),
   value: z.number(),
@@ -53,6 +70,8 @@ export const ClassSchema = z.strictObject({
   minutes: z.number().int('whole minutes').min(5, 'at least 5 minutes').max(240, 'at most 240 minutes'),
   people: z.number().int('whole people').min(1, 'at least one person').max(200, 'at most 200 people'),
   apparel: ApparelSchema,
+  /** When it is held, by the club's own clock; absent while nothing is settled. */
+  when: z.strictObject({ date: DaySchema, start: TimeOfDaySchema }).optional(),
   changeOverSeconds: z.number().min(0).max(600).default(10),
   blocks: z.array(BlockSchema).max(200),
   /** What it teaches; absent where blocks were put together otherwise. */

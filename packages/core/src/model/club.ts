@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { JointSchema } from './joint.ts';
 import { BUILD_VALUES } from './notes.ts';
-import { IdSchema, LevelSchema, NameSchema, TextSchema } from './primitives.ts';
+import { DaySchema, IdSchema, LevelSchema, NameSchema, TextSchema, TimeOfDaySchema } from './primitives.ts';
 import { RulesProfileSchema } from './rulesProfile.ts';
 
 export const CLUB_FORMAT = 'aftersquall-club';
@@ -48,7 +48,7 @@ export const TermSlotSchema = z.strictObject({
   id: IdSchema,
   /** 1 = Monday … 7 = Sunday. */
   weekday: z.number().int().min(1).max(7),
-  start: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time of day such as 18:30'),
+  start: TimeOfDaySchema,
   minutes: z.number().int().min(5).max(240),
   group: IdSchema.optional(),
   mat: IdSchema.optional(),
@@ -56,7 +56,16 @@ export const TermSlotSchema = z.strictObject({
 /** A time of the week at which a class is held. */
 export type TermSlot = z.infer<typeof TermSlotSchema>;
 
-/** What is the club's and no map's: people, groups, rules, mats, times. */
+export const HolidaySchema = z.strictObject({
+  id: IdSchema,
+  name: NameSchema,
+  from: DaySchema,
+  to: DaySchema,
+});
+/** Days without classes, the last included. */
+export type Holiday = z.infer<typeof HolidaySchema>;
+
+/** What is the club's and no map's: people, groups, rules, mats, times, holidays. */
 export const ClubSchema = z.strictObject({
   format: z.literal(CLUB_FORMAT),
   version: z.literal(CLUB_VERSION),
@@ -68,6 +77,7 @@ export const ClubSchema = z.strictObject({
   profiles: z.array(RulesProfileSchema).default([]),
   mats: z.array(MatSchema).default([]),
   slots: z.array(TermSlotSchema).default([]),
+  holidays: z.array(HolidaySchema).default([]),
 });
 export type Club = z.infer<typeof ClubSchema>;
 

@@ -29,6 +29,11 @@ export const WearSchema = z.enum(['gi', 'no-gi', 'both']);
 export const LevelSchema = z.enum(['novice', 'intermediate', 'expert']);
 export type Level = z.infer<typeof LevelSchema>;
 
+/** Year-month-day. */
+export const DaySchema = z.iso.date('a day such as 2026-11-26');
+/** Hour and minute, by the club's own clock. */
+export const TimeOfDaySchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time of day such as 18:30');
+
 /** The held player's own left and right, or the middle of the body. */
 export const SideSchema = z.enum(['L', 'R', 'C']);
 export type Side = z.infer<typeof SideSchema>;

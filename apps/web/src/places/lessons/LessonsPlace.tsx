@@ -13,6 +13,7 @@ import { type MouseEvent, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { LessonTabs } from '../../components/LessonTabs.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
 import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
@@ -122,6 +123,7 @@ export function LessonsPlace() {
       <title>{open?.shown ? `${open.shown.name} · Lessons` : 'Lessons'}</title>
       <header className="place-bar">
         <h1>Lessons</h1>
+        <LessonTabs />
         {open?.shown && (
           <>
             <span className="push" />

@@ -19,11 +19,12 @@ export const classDocument = defineDocument<ClassPlan>()({
     minutes: 'minutes',
     people: 'people',
     apparel: 'apparel',
+    when: 'day of the class',
     changeOverSeconds: 'change-over',
     leftOver: 'what waits for another class',
     lesson: 'what the class teaches',
   },
-  summary: ['name', 'map', 'minutes', 'people', 'apparel'],
+  summary: ['name', 'map', 'minutes', 'people', 'apparel', 'when', 'lesson'],
   entities: { block },
   fieldWords: { secondsPerRep: 'seconds a rep', demoSeconds: 'time shown' },
 });

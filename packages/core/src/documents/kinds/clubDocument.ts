@@ -6,6 +6,8 @@ import {
   ClubSchema,
   type Group,
   GroupSchema,
+  type Holiday,
+  HolidaySchema,
   type Mat,
   MatSchema,
   type TermSlot,
@@ -48,12 +50,19 @@ const slot: EntityKindDefinition<TermSlot> = {
     ),
 };
 
-/** The club: people, groups, rules profiles, mats and the times of the term. */
+const holiday: EntityKindDefinition<Holiday> = {
+  list: 'holidays',
+  schema: HolidaySchema,
+  check: (_, { from, to }) =>
+    from <= to ? [] : [{ path: ['to'], message: 'holidays end on the day they begin, or later' }],
+};
+
+/** The club: people, groups, rules profiles, mats, the times of the term and holidays. */
 export const clubDocument = defineDocument<Club>()({
   kind: 'club',
   format: CLUB_FORMAT,
   schema: ClubSchema,
   head: { name: 'name of the club', note: 'note of the club' },
   summary: ['name'],
-  entities: { athlete, group, profile, mat, slot },
+  entities: { athlete, group, profile, mat, slot, holiday },
 });

@@ -60,7 +60,11 @@ const named = {
 /** What has only a length. */
 export const timed = { ...named, seconds: BlockSecondsSchema.positive('it takes time') };
 
-const safe = { hazards: z.array(HazardTagSchema).default([]) };
+const safe = {
+  hazards: z.array(HazardTagSchema).default([]),
+  /** Why it is done although the rules of the class bar it. */
+  override: TextSchema.optional(),
+};
 const roles = { bottom: TextSchema.default(''), top: TextSchema.default('') };
 
 /** What is repeated: exchanges, in reps for each partner on each side. */

@@ -1,0 +1,112 @@
+import { type GuardMap, indexMap, signedPoints, type TermClassStory, wordContext } from '@aftersquall/core';
+import { format, parseISO } from 'date-fns';
+import { RefreshCw } from 'lucide-react';
+import { Link } from 'react-router';
+import { classAddress } from '../../components/addresses.ts';
+import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import { renewTerm } from './renewTerm.ts';
+import styles from './term.module.scss';
+import type { DatedClass } from './termClass.ts';
+import { usePlanning } from './usePlanning.ts';
+
+interface Props {
+  map: GuardMap;
+  plan: DatedClass;
+  classes: readonly DatedClass[];
+  story: TermClassStory | undefined;
+  onMove: (date: string) => void;
+}
+
+/** So many fading moves are named. */
+const NAMED = 6;
+
+/** One class of the term: what it teaches, what comes back in it and why, what it stands on that is missing. */
+export function TermClass({ map, plan, classes, story, onMove }: Props) {
+  const { lesson, when } = plan;
+  const later = classes.slice(classes.indexOf(plan)).filter((one) => one.lesson);
+  const { progress, run, stop } = usePlanning();
+  const root = lesson && indexMap(map).position.get(lesson.root);
+  return (
+    <aside className={styles.card} aria-label="The class">
+      <p className="soft small">
+        {format(parseISO(when.date), 'EEEE d MMMM')}, {when.start}, {plan.minutes} minutes
+      </p>
+      <h2>
+        {root && <LimbGlyph holds={root.holds} context={wordContext(root)} width={56} />}
+        <Link to={classAddress(plan.id)}>{plan.name}</Link>
+      </h2>
+      {story && story.broken.length > 0 && (
+        <div className="notice hazard" role="note">
+          {story.broken.map((text) => (
+            <p key={text}>{text}</p>
+          ))}
+        </div>
+      )}
+      {lesson && (
+        <>
+          <p>
+            A round from here: {signedPoints(lesson.before)} before, <b>{signedPoints(lesson.value)}</b>{' '}
+            after.
+          </p>
+          {lesson.returns.length > 0 && (
+            <>
+              <h3>Comes back first</h3>
+              <ul>
+                {lesson.returns.map(({ exchange, name, why }) => (
+                  <li key={exchange}>
+                    {name} <small className="soft">{why}</small>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+          <h3>New</h3>
+          <ol>
+            {lesson.steps.map(({ move, name }) => (
+              <li key={move}>{name}</li>
+            ))}
+          </ol>
+        </>
+      )}
+      {story && story.fading.length > 0 && (
+        <>
+          <h3>Fades, and is not in it</h3>
+          <ul>
+            {story.fading.slice(0, NAMED).map(({ move, name, kept }) => (
+              <li key={move}>
+                {name} <small className="soft">{Math.round(kept * 100)} % kept</small>
+              </li>
+            ))}
+            {story.fading.length > NAMED && <li className="soft">and {story.fading.length - NAMED} more</li>}
+          </ul>
+        </>
+      )}
+      <div className={styles.actions}>
+        <label className="small">
+          Day{' '}
+          <input
+            type="date"
+            className="form-control form-control-sm"
+            value={when.date}
+            onChange={({ target }) => target.value && onMove(target.value)}
+          />
+        </label>
+        {later.length > 0 &&
+          (progress ? (
+            <button type="button" className="btn btn-sm btn-plain" onClick={stop}>
+              Stop ({progress.done} of {progress.total})
+            </button>
+          ) : (
+            <button
+              type="button"
+              className="btn btn-sm btn-plain"
+              onClick={() => void run(renewTerm(map, plan, classes))}
+            >
+              <RefreshCw size={14} aria-hidden />{' '}
+              {later.length === 1 ? 'Plan it anew' : `Plan it and the ${later.length - 1} after it anew`}
+            </button>
+          ))}
+      </div>
+    </aside>
+  );
+}

@@ -1,0 +1,257 @@
+import {
+  type Club,
+  type Command,
+  edit,
+  freshId,
+  type GuardMap,
+  type Holiday,
+  type Issue,
+  indexMap,
+  isoDay,
+  put,
+  remove,
+  SHIPPED_PROFILES,
+  type TermSlot,
+  termDates,
+} from '@aftersquall/core';
+import { addDays, addWeeks, isMonday, nextMonday, parseISO } from 'date-fns';
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
+import { SelectField } from '../../components/fields/SelectField.tsx';
+import { IconButton } from '../../components/IconButton.tsx';
+import { useAppSelector } from '../../store/store.ts';
+import { keepTerm } from './keepTerm.ts';
+import styles from './term.module.scss';
+import type { DatedClass } from './termClass.ts';
+import { usePlanning } from './usePlanning.ts';
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const MOST_WEEKS = 26;
+
+interface Props {
+  map: GuardMap;
+  club: Club;
+  classes: readonly DatedClass[];
+  onClub: (command: Command, announce?: string) => Issue[];
+  onPlanned: (first: string) => void;
+}
+
+/** When classes are held and what they work through: a class for every day is made of that. */
+export function TermForm({ map, club, classes, onClub, onPlanned }: Props) {
+  const goal = useAppSelector((state) => state.classGoal);
+  const { apparel, rules } = useAppSelector(({ settings }) => settings);
+  const today = new Date();
+  const [from, setFrom] = useState(isoDay(isMonday(today) ? today : nextMonday(today)));
+  const [weeks, setWeeks] = useState(6);
+  const [themes, setThemes] = useState<string[]>([]);
+  const { progress, run, stop } = usePlanning();
+  const index = indexMap(map);
+  const { slots, holidays } = club;
+  const free = termDates(slots, { from, weeks, holidays }).filter(
+    ({ date, start }) => !classes.some(({ when }) => when.date === date && when.start === start),
+  );
+  const roots = map.systems.flatMap((system) =>
+    map.positions
+      .filter(({ id, systems }) => systems[0] === system.id && index.movesOf(id).length > 0)
+      .map(({ id, name }) => ({ value: id, name, group: system.name })),
+  );
+  const change = <K extends 'slot' | 'holiday'>(
+    kind: K,
+    before: K extends 'slot' ? TermSlot : Holiday,
+    after: Partial<TermSlot & Holiday>,
+  ) => onClub(edit(kind, before as never, { ...before, ...after } as never));
+  const addSlot = () => {
+    const id = freshId(
+      'time',
+      slots.map((one) => one.id),
+    );
+    onClub(put('slot', { id, weekday: 2, start: '18:30', minutes: 60 }));
+  };
+  const addHoliday = () => {
+    const id = freshId(
+      'holiday',
+      holidays.map((one) => one.id),
+    );
+    const first = addWeeks(parseISO(from), 2);
+    const [begins, ends] = [isoDay(first), isoDay(addDays(first, 6))];
+    onClub(put('holiday', { id, name: 'Holidays', from: begins, to: ends }));
+  };
+  const plan = () =>
+    run(
+      keepTerm(
+        {
+          map,
+          dates: free,
+          themes,
+          before: classes.flatMap(({ when, lesson }) =>
+            lesson && when.date < from ? [{ date: when.date, lesson }] : [],
+          ),
+          people: Number(goal.people) || 14,
+          apparel,
+          level: goal.level,
+          youth: goal.youth,
+          rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
+          method: goal.method,
+          sides: goal.sides,
+        },
+        [],
+        onPlanned,
+      ),
+    );
+  return (
+    <section className={styles.form} aria-label="Plan a term">
+      <div className={styles.columns}>
+        <fieldset>
+          <legend>Times of the week</legend>
+          {slots.map((slot) => (
+            <div key={slot.id} className={styles.row}>
+              <SelectField
+                label="Day of the week"
+                hideLabel
+                value={String(slot.weekday)}
+                choices={WEEKDAYS.map((name, i) => ({ value: String(i + 1), name }))}
+                onChange={(day) => change('slot', slot, { weekday: Number(day) })}
+              />
+              <SavedField
+                label="Starts at"
+                hideLabel
+                value={slot.start}
+                onSave={(start) => change('slot', slot, { start })}
+              />
+              <SavedField
+                label="Minutes of the class"
+                hideLabel
+                type="number"
+                unit="min"
+                value={String(slot.minutes)}
+                onSave={(text) => change('slot', slot, { minutes: readNumber(text)! })}
+              />
+              <IconButton bare label="Take this time out" onClick={() => onClub(remove('slot', slot.id))}>
+                <X size={14} aria-hidden />
+              </IconButton>
+            </div>
+          ))}
+          <button type="button" className="chip" onClick={addSlot}>
+            <Plus size={13} aria-hidden /> a time
+          </button>
+        </fieldset>
+        <fieldset>
+          <legend>Days without classes</legend>
+          {holidays.map((holiday) => (
+            <div key={holiday.id} className={styles.row}>
+              <SavedField
+                label="Holidays"
+                hideLabel
+                value={holiday.name}
+                onSave={(name) => change('holiday', holiday, { name })}
+              />
+              {(['from', 'to'] as const).map((end) => (
+                <input
+                  key={end}
+                  type="date"
+                  className="form-control form-control-sm"
+                  aria-label={end === 'from' ? `${holiday.name}, first day` : `${holiday.name}, last day`}
+                  value={holiday[end]}
+                  onChange={({ target: { value } }) => {
+                    if (!value) return;
+                    const moved = { ...holiday, [end]: value };
+                    // The other end goes along where it would be passed.
+                    const [first, last] = end === 'from' ? [value, moved.to] : [moved.from, value];
+                    change('holiday', holiday, first <= last ? { [end]: value } : { from: value, to: value });
+                  }}
+                />
+              ))}
+              <IconButton bare label="Take it out" onClick={() => onClub(remove('holiday', holiday.id))}>
+                <X size={14} aria-hidden />
+              </IconButton>
+            </div>
+          ))}
+          <button type="button" className="chip" onClick={addHoliday}>
+            <Plus size={13} aria-hidden /> holidays
+          </button>
+        </fieldset>
+        <fieldset>
+          <legend>Worked through in this order, then what helps most</legend>
+          {themes.length > 0 && (
+            <ol>
+              {themes.map((id) => (
+                <li key={id}>
+                  {index.position.get(id)!.name}{' '}
+                  <IconButton
+                    bare
+                    label="Leave it out"
+                    onClick={() => setThemes(themes.filter((one) => one !== id))}
+                  >
+                    <X size={14} aria-hidden />
+                  </IconButton>
+                </li>
+              ))}
+            </ol>
+          )}
+          <SelectField
+            label="Work through"
+            hideLabel
+            value=""
+            choices={[
+              { value: '', name: 'Add a place to start from …' },
+              ...roots.filter(({ value }) => !themes.includes(value)),
+            ]}
+            onChange={(id) => id && setThemes([...themes, id])}
+          />
+        </fieldset>
+      </div>
+      <div className={styles.go}>
+        <label className="small">
+          From{' '}
+          <input
+            type="date"
+            className="form-control form-control-sm"
+            value={from}
+            onChange={({ target }) => target.value && setFrom(target.value)}
+          />
+        </label>
+        <label className="small">
+          Weeks{' '}
+          <input
+            type="number"
+            min={1}
+            max={MOST_WEEKS}
+            className="form-control form-control-sm"
+            value={weeks}
+            onChange={({ target }) =>
+              setWeeks(Math.min(MOST_WEEKS, Math.max(1, Math.round(Number(target.value)) || 1)))
+            }
+          />
+        </label>
+        {progress ? (
+          <>
+            <button type="button" className="btn btn-plain" onClick={stop}>
+              Stop
+            </button>
+            <progress value={progress.done} max={progress.total} aria-label="Classes planned" />
+            <span aria-live="polite">
+              {progress.done} of {progress.total} classes
+            </span>
+          </>
+        ) : (
+          <button
+            type="button"
+            className="btn btn-now"
+            disabled={free.length === 0}
+            onClick={() => void plan()}
+          >
+            Plan {free.length} {free.length === 1 ? 'class' : 'classes'}
+          </button>
+        )}
+        <span className="soft small">
+          {slots.length === 0
+            ? 'Say first at which times of the week classes are held.'
+            : free.length === 0
+              ? 'Every one of these days has a class already: begin later, or take more weeks.'
+              : `For ${goal.people} people, ${goal.level}${goal.youth ? ', youth' : ''}, ${apparel}, as in “New class”. Days that have a class already keep it.`}
+        </span>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,156 @@
+import {
+  type ClassPlan,
+  describeHead,
+  isoDay,
+  printCalendar,
+  type TermStory,
+  tellTerm,
+} from '@aftersquall/core';
+import { addDays, format, parseISO } from 'date-fns';
+import { CalendarArrowDown, CalendarPlus } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { LessonTabs } from '../../components/LessonTabs.tsx';
+import { SaveState } from '../../components/SaveState.tsx';
+import { saveFile } from '../../components/saveFile.ts';
+import { UndoButtons } from '../../components/UndoButtons.tsx';
+import { api, useListDocumentsQuery } from '../../store/api.ts';
+import { changeDocument, openDocument } from '../../store/documents/engine.ts';
+import { useEditedDocument } from '../../store/documents/useDocument.ts';
+import { notify } from '../../store/notices.ts';
+import { selectMap } from '../../store/openMap.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { RetentionLines } from './RetentionLines.tsx';
+import { TermCalendar } from './TermCalendar.tsx';
+import { TermClass } from './TermClass.tsx';
+import { TermForm } from './TermForm.tsx';
+import styles from './term.module.scss';
+import { byDay, type DatedClass, headOf, isDated } from './termClass.ts';
+import { useClub } from './useClub.ts';
+
+const NOTHING: TermStory = { classes: [], lines: [] };
+
+/** The term: classes on their days, what each stands on and brings back, and how much of every move is kept. */
+export function TermPlace() {
+  const map = useAppSelector(selectMap)!;
+  const dispatch = useAppDispatch();
+  const { club, change: changeClub } = useClub();
+  const { data } = useListDocumentsQuery({ params: { kind: 'class' } });
+  const classes = useMemo(
+    () =>
+      (data ?? [])
+        .map(headOf)
+        .filter((plan): plan is DatedClass => plan.map === map.id && isDated(plan))
+        .sort(byDay),
+    [data, map.id],
+  );
+  const story = useMemo(() => {
+    const lessons = classes.flatMap(({ id, when, lesson }) => (lesson ? [{ id, ...when, lesson }] : []));
+    const last = classes.at(-1)?.when.date;
+    return last ? tellTerm(map, lessons, isoDay(addDays(parseISO(last), 14))) : NOTHING;
+  }, [map, classes]);
+  const [picked, setPicked] = useState<string>();
+  const [planning, setPlanning] = useState(false);
+  const open = classes.find(({ id }) => id === picked) ?? classes[0];
+  useEditedDocument('class', open?.id);
+  const move = async (plan: DatedClass, date: string) => {
+    if (date === plan.when.date) return;
+    setPicked(plan.id);
+    const address = { kind: 'class' as const, id: plan.id };
+    await dispatch(openDocument(address));
+    const issues = dispatch(
+      changeDocument(address, describeHead([{ path: ['when'], value: { ...plan.when, date } }]), {
+        announce: `“${plan.name}” is on ${format(parseISO(date), 'EEEE d MMMM')} now.`,
+      }),
+    );
+    if (issues.length > 0) dispatch(notify({ text: issues[0]!.message }));
+  };
+  const saveCalendar = async () => {
+    const found = await Promise.all(
+      classes.map(({ id }) =>
+        dispatch(
+          api.endpoints.getDocument.initiate(
+            { params: { kind: 'class', id } },
+            { forceRefetch: true, subscribe: false },
+          ),
+        ),
+      ),
+    );
+    const plans = found.flatMap(({ data: kept }) => (kept ? [kept.document as ClassPlan] : []));
+    if (plans.length < classes.length) {
+      dispatch(
+        notify({ text: 'The server cannot be reached: the calendar is made from what is kept there.' }),
+      );
+      return;
+    }
+    const name = club?.name ?? map.name;
+    saveFile(`${map.id}-term.ics`, printCalendar(plans, { name }), 'text/calendar;charset=utf-8');
+  };
+  const showForm = planning || (data !== undefined && classes.length === 0);
+  return (
+    <>
+      <title>Term · Lessons</title>
+      <header className="place-bar">
+        <h1>Lessons</h1>
+        <LessonTabs />
+        <span className="push" />
+        <SaveState />
+        <UndoButtons />
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          disabled={classes.length === 0}
+          onClick={() => void saveCalendar()}
+        >
+          <CalendarArrowDown size={15} aria-hidden /> Calendar file
+        </button>
+        <button
+          type="button"
+          className={`btn btn-sm ${showForm ? 'btn-plain' : 'btn-now'}`}
+          aria-expanded={showForm}
+          onClick={() => setPlanning(!planning)}
+        >
+          <CalendarPlus size={15} aria-hidden /> Plan a term
+        </button>
+      </header>
+      <div className={styles.term}>
+        {showForm && club && (
+          <TermForm
+            map={map}
+            club={club}
+            classes={classes}
+            onClub={changeClub}
+            onPlanned={(first) => {
+              setPlanning(false);
+              setPicked(first);
+            }}
+          />
+        )}
+        {classes.length > 0 && (
+          <>
+            <div className={styles.days}>
+              <TermCalendar
+                classes={classes}
+                story={story}
+                holidays={club?.holidays ?? []}
+                picked={open?.id}
+                onPick={setPicked}
+                onMove={(plan, date) => void move(plan, date)}
+              />
+              {open && (
+                <TermClass
+                  key={open.id}
+                  map={map}
+                  plan={open}
+                  classes={classes}
+                  story={story.classes.find(({ id }) => id === open.id)}
+                  onMove={(date) => void move(open, date)}
+                />
+              )}
+            </div>
+            <RetentionLines lines={story.lines} />
+          </>
+        )}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,39 @@
+import { CLASS_FORMAT, CLASS_VERSION, ClassSchema, freshId, type TermRequest } from '@aftersquall/core';
+import { createFresh } from '../../store/documents/createFresh.ts';
+import { notify } from '../../store/notices.ts';
+import type { AppThunk } from '../../store/store.ts';
+import type { PlanTerm } from './usePlanning.ts';
+
+/** Plans a term and keeps a class for each of its days. */
+export const keepTerm =
+  (request: TermRequest, taken: readonly string[], onKept: (first: string) => void) =>
+  (plan: PlanTerm): AppThunk<Promise<void>> =>
+  async (dispatch) => {
+    const planned = await plan(request);
+    const ids = [...taken];
+    let first: string | undefined;
+    for (const { date, start, minutes, name, planned: found } of planned) {
+      const { lesson, blocks, leftOver } = found;
+      const document = ClassSchema.parse({
+        format: CLASS_FORMAT,
+        version: CLASS_VERSION,
+        id: freshId(`${date}-${lesson.root}`.slice(0, 70), ids),
+        name,
+        map: request.map.id,
+        minutes,
+        people: request.people,
+        apparel: request.apparel,
+        when: { date, start },
+        blocks,
+        leftOver,
+        lesson,
+      });
+      const made = await dispatch(createFresh('class', document, ids));
+      if (made.refusal) throw new Error(made.refusal.message);
+      ids.push(made.id);
+      first ??= made.id;
+    }
+    if (!first) throw new Error('Nothing could be planned: choose other themes, or another level.');
+    dispatch(notify({ text: `${planned.length} classes are in the calendar.` }));
+    onKept(first);
+  };

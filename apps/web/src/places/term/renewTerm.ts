@@ -1,0 +1,47 @@
+import { diffDocuments, type GuardMap, SHIPPED_PROFILES } from '@aftersquall/core';
+import { selectSession } from '../../store/documents/documentsSlice.ts';
+import { changeDocument, openDocument } from '../../store/documents/engine.ts';
+import { notify } from '../../store/notices.ts';
+import type { AppThunk } from '../../store/store.ts';
+import type { DatedClass } from './termClass.ts';
+import type { PlanTerm } from './usePlanning.ts';
+
+/** Plans a class and what comes after it anew, on the days there are, by what was taught before; each class can be undone. */
+export const renewTerm =
+  (map: GuardMap, from: DatedClass, classes: readonly DatedClass[]) =>
+  (plan: PlanTerm): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const at = classes.indexOf(from);
+    const later = classes.slice(at).filter((one) => one.lesson);
+    const [next] = later;
+    if (!next?.lesson) return;
+    const { level, youth, rules, method } = next.lesson;
+    const planned = await plan({
+      map,
+      dates: later.map(({ when, minutes }) => ({ ...when, minutes })),
+      themes: [...new Set(later.map(({ lesson }) => lesson!.root))],
+      before: classes
+        .slice(0, at)
+        .flatMap(({ when, lesson }) => (lesson ? [{ date: when.date, lesson }] : [])),
+      people: next.people,
+      apparel: next.apparel,
+      level,
+      youth,
+      rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
+      method,
+    });
+    for (const [i, { name, planned: found }] of planned.entries()) {
+      const address = { kind: 'class' as const, id: later[i]!.id };
+      await dispatch(openDocument(address));
+      const shown = selectSession('class', address.id)(getState())?.shown;
+      if (!shown) continue;
+      const { lesson, blocks, leftOver } = found;
+      dispatch(
+        changeDocument(
+          address,
+          diffDocuments(shown, { ...shown, name, lesson, blocks, leftOver }, 'the term planned anew'),
+        ),
+      );
+    }
+    dispatch(notify({ text: `${planned.length} classes planned anew.` }));
+  };

@@ -1,0 +1,29 @@
+import { type Club, type Command, emptyClub, type Issue } from '@aftersquall/core';
+import { useEffect } from 'react';
+import { useListDocumentsQuery } from '../../store/api.ts';
+import { createFresh } from '../../store/documents/createFresh.ts';
+import { changeDocument } from '../../store/documents/engine.ts';
+import { useDocument } from '../../store/documents/useDocument.ts';
+import { useAppDispatch } from '../../store/store.ts';
+
+/** The club, with what changes it; one is begun where there is none yet. */
+export function useClub(): {
+  club: Club | undefined;
+  change: (command: Command, announce?: string) => Issue[];
+} {
+  const dispatch = useAppDispatch();
+  const { data: clubs } = useListDocumentsQuery({ params: { kind: 'club' } });
+  const id = clubs?.[0]?.id;
+  const none = clubs?.length === 0;
+  useEffect(() => {
+    if (none) void dispatch(createFresh('club', emptyClub('club', 'Our club')));
+  }, [dispatch, none]);
+  const club = useDocument('club', id)?.shown;
+  return {
+    club,
+    change: (command, announce) =>
+      club
+        ? dispatch(changeDocument({ kind: 'club', id: club.id }, command, announce ? { announce } : {}))
+        : [],
+  };
+}
