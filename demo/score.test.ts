@@ -49,6 +49,22 @@ describe('the hold score of what the demo teaches', () => {
     expect(faulty.length / chains.length).toBeLessThan(0.05);
   });
 
+  it('is the same on the other side, with left and right changed', () => {
+    const turned = (contact: string) => contact.replace(/^[LR]/, (side) => (side === 'L' ? 'R' : 'L'));
+    for (const chain of chains.slice(0, 200)) {
+      const plain = holdScore(map, chain);
+      const flipped = holdScore(map, chain, 'gi', true);
+      const spans = ({ lanes }: typeof plain, of: (contact: string) => string) =>
+        lanes
+          .flatMap(({ contact, bars }) =>
+            bars.map(({ from, to, keep, ends }) => [of(contact), from, to, keep, ends].join(' ')),
+          )
+          .sort();
+      expect(spans(flipped, turned)).toEqual(spans(plain, (contact) => contact));
+      expect(flipped.steps).toEqual(plain.steps);
+    }
+  });
+
   it('says what is not there any more', () => {
     expect(() => holdScore(map, ['gone'])).toThrow('“gone” is not in the map any more');
   });

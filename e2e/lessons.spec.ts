@@ -345,3 +345,64 @@ test('a position that is weighed becomes a lesson; an odd number says who waits'
   );
   await expect(page.getByText(/In the trio A works with B, .* one waits \d:\d\d at a time/)).toBeVisible();
 });
+
+test('what the rules of a class bar is done only for a reason that is kept and printed', async ({
+  page,
+  demo,
+  request,
+}) => {
+  await page.goto(`${demo.url}/club/classes`);
+  await page.getByLabel('Rules').selectOption({ label: 'Youth, gi' });
+  await page.getByRole('button', { name: 'A review' }).click();
+  await page.getByLabel('All of Half guard, shoulder-lock grip').check();
+  await page.getByRole('button', { name: 'Build the class' }).click();
+  const barred = page.getByRole('note', { name: 'Barred' });
+  await expect(barred.first()).toContainText('shoulder lock: barred by Youth, gi.');
+  await expect(barred).toContainText('Take it out, or say');
+  await barred.getByRole('button').first().click();
+  await page.getByLabel('done all the same because').fill('Positions only, no squeeze; both coaches watch.');
+  await page.keyboard.press('Enter');
+  await expect(barred.first()).toContainText(
+    'Done all the same: Positions only, no squeeze; both coaches watch.',
+  );
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('article', { name: 'Class sheet' })).toContainText(
+    'Barred by the rules of this class: Positions only, no squeeze; both coaches watch.',
+  );
+  await page.emulateMedia({ media: 'screen' });
+  await expect
+    .poll(async () =>
+      JSON.stringify((await saved(request, demo.url, 'class/half-guard-shoulder-lock-grip')).document),
+    )
+    .toContain('both coaches watch');
+});
+
+test('a class gets a day, and goes on paper for the wall and for the pocket', async ({ page, shipped }) => {
+  await page.addInitScript(() => {
+    window.print = () => document.body.setAttribute('data-printed', 'yes');
+  });
+  await page.goto(`${shipped.url}/club/classes/tuesday`);
+  await page.getByLabel('Day', { exact: true }).fill('2027-01-12');
+  await page.getByLabel('Starts at').fill('19:00');
+  await page.keyboard.press('Enter');
+  const nav = page.getByRole('navigation', { name: 'Classes' });
+  await expect(nav.getByRole('link', { name: /sleeve to the back/ })).toContainText('12 Jan, 19:00');
+  const printed = async (name: string) => {
+    await page.getByRole('button', { name: 'Print' }).click();
+    await page.getByRole('button', { name, exact: true }).click();
+    await expect(page.locator('body')).toHaveAttribute('data-printed', 'yes');
+    await page.emulateMedia({ media: 'print' });
+    const paper = page.getByRole('article', { name });
+    await expect(paper).toBeVisible();
+    const text = await paper.innerText();
+    await page.emulateMedia({ media: 'screen' });
+    return text;
+  };
+  const wall = await printed('Wall sheet');
+  expect(wall).toContain('2027-01-12, 19:00');
+  expect(wall).toContain('Today: Cross-sleeve guard');
+  expect(await printed('Handout for the pocket')).toContain('If top');
+  expect(await printed('Hold scores')).toContain('right hand');
+  await page.getByLabel('Day', { exact: true }).fill('');
+  await expect(nav.getByRole('link', { name: /sleeve to the back/ })).not.toContainText('Jan');
+});

@@ -121,7 +121,7 @@ export { cheapestCut } from './lesson/fitBlocks.ts';
 export { forkCalls } from './lesson/forkCalls.ts';
 export { helpfulRoot } from './lesson/helpfulRoot.ts';
 export type { LessonRequest } from './lesson/lessonRequest.ts';
-export { lessonRulesWords } from './lesson/lessonRules.ts';
+export { lessonRules, lessonRulesWords } from './lesson/lessonRules.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';
 export { type PlannedClass, planClass } from './lesson/planClass.ts';
 export { type PlannedLesson, planLesson } from './lesson/planLesson.ts';

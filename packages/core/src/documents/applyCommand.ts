@@ -203,7 +203,11 @@ function describeHead<D extends AnyDocument>(
     throw new RefusedError(
       zodIssues(parsed.error).map((issue) => ({ ...issue, path: ['changes', ...issue.path] })),
     );
-  return { value: { ...document, ...parsed.data }, inverse };
+  const changed: Record<string, unknown> = { ...fields, ...parsed.data };
+  // A field that was taken out is not there any more; the others stay in their order.
+  const { shape } = kind.schema as unknown as z.ZodObject;
+  const there = Object.keys(shape).filter((key) => (key in kind.head ? key in parsed.data : key in fields));
+  return { value: Object.fromEntries(there.map((key) => [key, changed[key]])) as unknown as D, inverse };
 }
 
 /** Whether a list inside an entity has lost something that others may mention. */

@@ -43,16 +43,21 @@ export interface HoldScore {
 const BEFORE = 1;
 
 /**
- * The hold score of a chain of exchanges that all come off, on the side it is written on.
+ * The hold score of a chain of exchanges that all come off, on the side it is written on or flipped to the other.
  * @param exchanges ids, each beginning where the one before leads
  * @throws RangeError for an exchange that is not in the map
  */
-export function holdScore(map: GuardMap, exchanges: readonly string[], apparel: Apparel = 'gi'): HoldScore {
+export function holdScore(
+  map: GuardMap,
+  exchanges: readonly string[],
+  apparel: Apparel = 'gi',
+  flipped = false,
+): HoldScore {
   const index = indexMap(map);
   const score: HoldScore = { seconds: 0, lanes: [], top: [], steps: [], troubles: [] };
   const bars: ScoreBar[] = [];
   const open = new Map<Contact, { bar: ScoreBar; target: Target; action: Hold['action'] }>();
-  let mirrored = false;
+  let mirrored = flipped;
   let moment: Moment | undefined;
   let context: WordContext = { leadSide: 'R' };
 

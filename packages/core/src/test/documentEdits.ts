@@ -109,12 +109,17 @@ const CLASS_EDITS: Edit<ClassPlan>[] = [
     on(pick(blocks, n), ({ id }) => set('block', id, [{ path: ['seconds'], value: 10 + (n % 90) }])),
   (_, n) => describe([{ path: ['minutes'], value: 5 + (n % 200) }]),
   (_, n) => describe([{ path: ['leftOver'], value: [`e${n}`] }]),
+  // A head field that is there or not.
+  ({ when }, n) =>
+    describe([{ path: ['when'], ...(!when && { value: { date: '2026-12-01', start: `1${n % 10}:00` } }) }]),
 ];
 
 const CLUB_EDITS: Edit<Club>[] = [
   (_, __, fresh) => put('athlete', AthleteSchema.parse({ id: fresh, alias: fresh })),
   ({ athletes }, n) =>
     on(pick(athletes, n), ({ id }) => set('athlete', id, [{ path: ['mass'], value: 50 + (n % 60) }])),
+  (_, n, fresh) =>
+    put('holiday', { id: fresh, name: fresh, from: '2026-12-20', to: `2027-01-0${1 + (n % 9)}` }),
   ({ athletes, groups }, n) =>
     on(groups[0] && pick(athletes, n), ({ id }) =>
       set('group', groups[0]!.id, [{ path: ['athletes'], value: [id] }]),

@@ -1,6 +1,7 @@
 import { type Apparel, contactName, type GuardMap, type HoldScore, holdScore } from '@aftersquall/core';
-import { Pause, Play } from 'lucide-react';
+import { FlipHorizontal2, Pause, Play } from 'lucide-react';
 import { type CSSProperties, useEffect, useMemo, useState } from 'react';
+import { ApparelToggle } from '../ApparelToggle.tsx';
 import { clock } from '../clock.ts';
 import { Hazards } from '../Hazards.tsx';
 import styles from './holdScore.module.scss';
@@ -8,6 +9,7 @@ import styles from './holdScore.module.scss';
 interface Props {
   map: GuardMap;
   exchanges: readonly string[];
+  /** What is worn, until it is looked at otherwise. */
   apparel: Apparel;
 }
 
@@ -15,16 +17,19 @@ interface Props {
 const TICK = 100;
 
 /** A chain as a score: a lane a limb with what it holds, a lane for top, the steps below, and a play head at drill pace. */
-export function HoldScoreView({ map, exchanges, apparel }: Props) {
+export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
+  const [apparel, setApparel] = useState(worn);
+  const [flipped, setFlipped] = useState(false);
+  useEffect(() => setApparel(worn), [worn]);
   const chain = exchanges.join(' ');
   const score = useMemo((): HoldScore | undefined => {
     try {
-      return holdScore(map, chain.split(' '), apparel);
+      return holdScore(map, chain.split(' '), apparel, flipped);
     } catch {
       // An exchange of the class that is not in the map any more: there is no score of it.
       return undefined;
     }
-  }, [map, chain, apparel]);
+  }, [map, chain, apparel, flipped]);
   const [at, setAt] = useState(0);
   const [running, setRunning] = useState(false);
   const seconds = score?.seconds ?? 0;
@@ -69,6 +74,15 @@ export function HoldScoreView({ map, exchanges, apparel }: Props) {
         <span>
           {clock(at)} of {clock(score.seconds)}
         </span>
+        <button
+          type="button"
+          className={`btn btn-sm ${flipped ? 'btn-dark' : 'btn-plain'}`}
+          aria-pressed={flipped}
+          onClick={() => setFlipped(!flipped)}
+        >
+          <FlipHorizontal2 size={14} aria-hidden /> Other side
+        </button>
+        <ApparelToggle label="Score with the jacket or without" value={apparel} onChange={setApparel} />
       </figcaption>
       <div className={styles.lanes} style={{ '--at': share(at) } as CSSProperties}>
         {score.lanes.map(({ contact, bars }) => (

@@ -1,4 +1,5 @@
 import {
+  type BarredBlock,
   type Block,
   blockName,
   blockTime,
@@ -29,6 +30,8 @@ import { TakeOut } from '../../components/TakeOut.tsx';
 import styles from './lessons.module.scss';
 
 interface Props {
+  /** What the rules of the class bar of it. */
+  barred: BarredBlock | undefined;
   /** The map of the class, where that is at hand. */
   map: GuardMap | undefined;
   block: Block;
@@ -45,6 +48,7 @@ interface Props {
 
 /** The block that is open: when, what, how often, why, and what each partner does. */
 export function BlockPane({
+  barred,
   map,
   block,
   plan,
@@ -100,6 +104,13 @@ export function BlockPane({
             onSave={(text) => onChange({ ...block, seconds: readNumber(text) as number })}
           />
         </div>
+      )}
+      {barred && block.kind !== 'move' && (
+        <SavedField
+          label="Barred by the rules of this class; done all the same because"
+          value={barred.override}
+          onSave={(override) => onChange({ ...block, override: override.trim() } as Block)}
+        />
       )}
       <Words block={block} onChange={onChange} />
       {map && isDrilled(block) && <Score map={map} block={block} apparel={plan.apparel} />}

@@ -1,4 +1,5 @@
 import {
+  type BarredBlock,
   blockLines,
   blockName,
   blockTime,
@@ -7,6 +8,7 @@ import {
   forkCalls,
   type GuardMap,
   indexMap,
+  isDrilled,
   type Lesson,
   landingWords,
   reactionName,
@@ -15,68 +17,153 @@ import {
 import { clock } from '../../components/clock.ts';
 import { Hazards } from '../../components/Hazards.tsx';
 import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import { HoldScoreView } from '../../components/score/HoldScoreView.tsx';
 import styles from './classPaper.module.scss';
 
 const WHO = { all: '', bottom: 'Bottom', top: 'Top' } as const;
 /** So many calls stand on paper. */
 const CALLS = 24;
 
-/** The class as one sheet of paper; on screen it is not seen. */
-export function ClassPaper({ plan, map }: { plan: ClassPlan; map: GuardMap | undefined }) {
-  let at = 0;
+/** What can be had of a class on paper. */
+export const PAPERS = {
+  sheet: 'Class sheet',
+  wall: 'Wall sheet',
+  handout: 'Handout for the pocket',
+  scores: 'Hold scores',
+} as const;
+export type Paper = keyof typeof PAPERS;
+
+interface Props {
+  plan: ClassPlan;
+  map: GuardMap | undefined;
+  paper: Paper;
+  /** Blocks that the rules of the class bar. */
+  barred: readonly BarredBlock[];
+}
+
+/** The class on paper; on screen it is not seen. */
+export function ClassPaper({ plan, map, paper, barred }: Props) {
   return (
-    <article className={styles.paper} aria-label="Class sheet">
+    <article className={`${styles.paper} ${styles[paper] ?? ''}`} aria-label={PAPERS[paper]}>
       <h2>{plan.name}</h2>
-      <p>
-        {plan.minutes} minutes, {plan.people} people, {plan.apparel}
-      </p>
-      <table>
-        <tbody>
-          {plan.blocks.map((block) => {
-            const start = at;
-            const { total } = blockTime(block, plan);
-            at += total;
-            return (
-              <tr key={block.id}>
-                <th scope="row">
-                  {clock(start)}
-                  <small>{clock(total)}</small>
-                </th>
-                <td>
-                  <b>{block.title}</b>{' '}
-                  <small>
-                    {[blockName(block.kind), doseWords(block), 'resistance' in block && block.resistance]
-                      .filter(Boolean)
-                      .join(', ')}
-                  </small>
-                  {'hazards' in block && <Hazards tags={block.hazards} />}
-                  {blockLines(block).map(({ who, text }) => (
-                    <p key={`${who} ${text}`}>
-                      {WHO[who] && <em>{WHO[who]}: </em>}
-                      {text}
-                    </p>
-                  ))}
-                  {block.kind === 'fork' && (
-                    <p>
-                      <em>Calls: </em>
-                      {forkCalls(block, CALLS)
-                        .map((call) => call + 1)
-                        .join(' ')}{' '}
-                      ({block.links.map(({ meets }, i) => `${i + 1} ${meets || 'nothing'}`).join(', ')})
-                    </p>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      {map && plan.lesson && <Handout map={map} lesson={plan.lesson} />}
+      {paper !== 'handout' && (
+        <p>
+          {plan.when && `${plan.when.date}, ${plan.when.start}; `}
+          {plan.minutes} minutes, {plan.people} people, {plan.apparel}
+        </p>
+      )}
+      {paper === 'sheet' && <Blocks plan={plan} barred={barred} />}
+      {paper === 'wall' && <Wall plan={plan} />}
+      {paper === 'handout' &&
+        (map && plan.lesson ? (
+          <Handout map={map} lesson={plan.lesson} />
+        ) : (
+          <p>A review has no handout: it teaches nothing new.</p>
+        ))}
+      {paper === 'scores' && map && <Scores map={map} plan={plan} />}
       <footer>
         Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what
         may be done; joint attacks and strangles are finished slowly and released at the tap.
       </footer>
     </article>
+  );
+}
+
+/** For the wall: when what begins, large enough to be read from the mat. */
+function Wall({ plan }: { plan: ClassPlan }) {
+  let at = 0;
+  return (
+    <table>
+      <tbody>
+        {plan.blocks.map((block) => {
+          const start = at;
+          at += blockTime(block, plan).total;
+          return (
+            <tr key={block.id}>
+              <th scope="row">{clock(start)}</th>
+              <td>
+                <b>{block.title}</b> <small>{doseWords(block)}</small>
+                {'hazards' in block && <Hazards tags={block.hazards} />}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** Everything drilled in a row as a score. */
+function Scores({ map, plan }: { map: GuardMap; plan: ClassPlan }) {
+  return plan.blocks.map(
+    (block) =>
+      isDrilled(block) &&
+      block.kind !== 'fork' && (
+        <section key={block.id}>
+          <h3>{block.title}</h3>
+          <HoldScoreView
+            map={map}
+            exchanges={block.links.map(({ exchange }) => exchange)}
+            apparel={plan.apparel}
+          />
+        </section>
+      ),
+  );
+}
+
+/** The blocks with their times, both roles and what to take care of. */
+function Blocks({ plan, barred }: Pick<Props, 'plan' | 'barred'>) {
+  let at = 0;
+  return (
+    <table>
+      <tbody>
+        {plan.blocks.map((block) => {
+          const start = at;
+          const { total } = blockTime(block, plan);
+          at += total;
+          return (
+            <tr key={block.id}>
+              <th scope="row">
+                {clock(start)}
+                <small>{clock(total)}</small>
+              </th>
+              <td>
+                <b>{block.title}</b>{' '}
+                <small>
+                  {[blockName(block.kind), doseWords(block), 'resistance' in block && block.resistance]
+                    .filter(Boolean)
+                    .join(', ')}
+                </small>
+                {'hazards' in block && <Hazards tags={block.hazards} />}
+                {barred
+                  .filter((one) => one.block.id === block.id)
+                  .map(({ override }) => (
+                    <p key={block.id}>
+                      <em>Barred by the rules of this class: </em>
+                      {override || 'not to be done, no reason is given.'}
+                    </p>
+                  ))}
+                {blockLines(block).map(({ who, text }) => (
+                  <p key={`${who} ${text}`}>
+                    {WHO[who] && <em>{WHO[who]}: </em>}
+                    {text}
+                  </p>
+                ))}
+                {block.kind === 'fork' && (
+                  <p>
+                    <em>Calls: </em>
+                    {forkCalls(block, CALLS)
+                      .map((call) => call + 1)
+                      .join(' ')}{' '}
+                    ({block.links.map(({ meets }, i) => `${i + 1} ${meets || 'nothing'}`).join(', ')})
+                  </p>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }
 

@@ -1,5 +1,6 @@
 import {
   type Block,
+  barredBlocks,
   batch,
   type ClassPlan,
   type Command,
@@ -16,6 +17,8 @@ import {
   isDrilled,
   type Lesson,
   landingWords,
+  lessonRules,
+  lessonRulesWords,
   type PlannedClass,
   type PlannedLesson,
   place,
@@ -29,8 +32,9 @@ import {
   staleLinks,
   trioSeconds,
 } from '@aftersquall/core';
-import { Droplets, FileDown, Printer, Trash2 } from 'lucide-react';
+import { Droplets, FileDown, Trash2 } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
@@ -38,12 +42,15 @@ import { saveFile } from '../../components/saveFile.ts';
 import { changeDocument } from '../../store/documents/engine.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
-import { useAppDispatch } from '../../store/store.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { thePlanner } from '../../workers/planner.ts';
+import { Barred } from './Barred.tsx';
 import { BlockPane } from './BlockPane.tsx';
-import { ClassPaper } from './ClassPaper.tsx';
+import { ClassDay } from './ClassDay.tsx';
+import { ClassPaper, type Paper } from './ClassPaper.tsx';
 import { LessonTree } from './LessonTree.tsx';
 import styles from './lessons.module.scss';
+import { PrintChoice } from './PrintChoice.tsx';
 import { TimeLine } from './TimeLine.tsx';
 
 interface Props {
@@ -60,12 +67,17 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
   const map = useDocument('map', plan.map)?.shown;
   const [picked, setPicked] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const [paper, setPaper] = useState<Paper>('sheet');
+  const chosenRules = useAppSelector(({ settings }) => settings.rules);
+  const rules = SHIPPED_PROFILES.find(({ id }) => id === (plan.lesson?.rules ?? chosenRules));
+  const asked = { level: 'expert' as const, ...plan.lesson, apparel: plan.apparel, rules };
+  const barred = barredBlocks(plan.blocks, lessonRules(asked));
   const total = classSeconds(plan);
   const budget = plan.minutes * 60;
   const change = (command: Command, announce?: string): Issue[] =>
     dispatch(changeDocument({ kind: 'class', id: plan.id }, command, announce ? { announce } : {}));
   const changeHead = (
-    field: 'name' | 'minutes' | 'people' | 'changeOverSeconds' | 'apparel',
+    field: 'name' | 'minutes' | 'people' | 'changeOverSeconds' | 'apparel' | 'when',
     value: unknown,
   ) => change(describeHead([{ path: [field], value }]));
   const taken = plan.blocks.map(({ id }) => id);
@@ -146,6 +158,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
           value={String(plan.changeOverSeconds)}
           onSave={(text) => changeHead('changeOverSeconds', readNumber(text))}
         />
+        <ClassDay when={plan.when} onChange={(when) => changeHead('when', when)} />
         <ApparelToggle
           above="Apparel"
           value={plan.apparel}
@@ -164,9 +177,12 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
       )}
       <Total plan={plan} total={total} budget={budget} planned={planned} onCut={takeOut}>
         <div className={styles.actions}>
-          <button type="button" className="btn btn-sm btn-plain" onClick={() => print()}>
-            <Printer size={14} aria-hidden /> Print
-          </button>
+          <PrintChoice
+            onPrint={(next) => {
+              flushSync(() => setPaper(next));
+              print();
+            }}
+          />
           <button
             type="button"
             className="btn btn-sm btn-plain"
@@ -179,6 +195,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
           </button>
         </div>
       </Total>
+      <Barred barred={barred} rules={lessonRulesWords(asked)} onOpen={setPicked} />
       {map && (
         <Changed
           map={map}
@@ -205,6 +222,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
           key={block.id}
           map={map}
           block={block}
+          barred={barred.find((one) => one.block.id === block.id)}
           plan={plan}
           start={start}
           over={start + classSeconds({ ...plan, blocks: [block] }) > budget}
@@ -231,7 +249,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
         <Droplets size={14} aria-hidden /> Add water
       </button>
       {map && plan.leftOver.length > 0 && <LeftOver map={map} ids={plan.leftOver} />}
-      <ClassPaper plan={plan} map={map} />
+      <ClassPaper plan={plan} map={map} paper={paper} barred={barred} />
     </div>
   );
 }

@@ -8,6 +8,7 @@ import {
   type PlannedClass,
   type PlannedLesson,
 } from '@aftersquall/core';
+import { format, parseISO } from 'date-fns';
 import { Play, Plus } from 'lucide-react';
 import { type MouseEvent, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -18,6 +19,7 @@ import { SaveState } from '../../components/SaveState.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
 import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
 import { startGoal } from '../../store/classGoal.ts';
+import { byDay, headOf } from '../../store/classHead.ts';
 import { createFresh } from '../../store/documents/createFresh.ts';
 import { closeDocument } from '../../store/documents/documentsSlice.ts';
 import { useDocument, useEditedDocument } from '../../store/documents/useDocument.ts';
@@ -144,18 +146,22 @@ export function LessonsPlace() {
           >
             <Plus size={16} aria-hidden /> New class
           </Link>
-          {(classes ?? []).map(({ id, head }) => (
-            <Link
-              key={id}
-              className={`${styles['pick-class']} ${id === classId ? 'on' : ''}`}
-              to={classAddress(id)}
-            >
-              <span>{head.name}</span>
-              <span className="soft small">
-                {String(head.minutes)} min, {String(head.people)} people, {String(head.apparel)}
-              </span>
-            </Link>
-          ))}
+          {(classes ?? [])
+            .map(headOf)
+            .toSorted(byDay)
+            .map(({ id, name, minutes, people, apparel, when }) => (
+              <Link
+                key={id}
+                className={`${styles['pick-class']} ${id === classId ? 'on' : ''}`}
+                to={classAddress(id)}
+              >
+                <span>{name}</span>
+                <span className="soft small">
+                  {when && `${format(parseISO(when.date), 'd MMM')}, ${when.start}; `}
+                  {minutes} min, {people} people, {apparel}
+                </span>
+              </Link>
+            ))}
           {error && <p className="hazard p-2">{refusalOf(error).message}</p>}
         </nav>
         <div className={styles['class-body']}>

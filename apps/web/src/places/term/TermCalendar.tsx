@@ -8,8 +8,8 @@ import dragAndDrop, { type EventInteractionArgs } from 'react-big-calendar/lib/a
 import 'react-big-calendar/lib/css/react-big-calendar.css';
 import 'react-big-calendar/lib/addons/dragAndDrop/styles.css';
 import { IconButton } from '../../components/IconButton.tsx';
+import type { DatedClass } from '../../store/classHead.ts';
 import styles from './term.module.scss';
-import type { DatedClass } from './termClass.ts';
 
 interface ClassEvent {
   plan: DatedClass;

@@ -4,9 +4,9 @@ import { RefreshCw } from 'lucide-react';
 import { Link } from 'react-router';
 import { classAddress } from '../../components/addresses.ts';
 import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import type { DatedClass } from '../../store/classHead.ts';
 import { renewTerm } from './renewTerm.ts';
 import styles from './term.module.scss';
-import type { DatedClass } from './termClass.ts';
 import { usePlanning } from './usePlanning.ts';
 
 interface Props {

@@ -20,10 +20,10 @@ import { useState } from 'react';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
+import type { DatedClass } from '../../store/classHead.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { keepTerm } from './keepTerm.ts';
 import styles from './term.module.scss';
-import type { DatedClass } from './termClass.ts';
 import { usePlanning } from './usePlanning.ts';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];

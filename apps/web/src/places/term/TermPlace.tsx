@@ -14,6 +14,7 @@ import { SaveState } from '../../components/SaveState.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
 import { api, useListDocumentsQuery } from '../../store/api.ts';
+import { byDay, type DatedClass, headOf, isDated } from '../../store/classHead.ts';
 import { changeDocument, openDocument } from '../../store/documents/engine.ts';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
@@ -24,7 +25,6 @@ import { TermCalendar } from './TermCalendar.tsx';
 import { TermClass } from './TermClass.tsx';
 import { TermForm } from './TermForm.tsx';
 import styles from './term.module.scss';
-import { byDay, type DatedClass, headOf, isDated } from './termClass.ts';
 import { useClub } from './useClub.ts';
 
 const NOTHING: TermStory = { classes: [], lines: [] };

@@ -1,9 +1,9 @@
 import { diffDocuments, type GuardMap, SHIPPED_PROFILES } from '@aftersquall/core';
+import type { DatedClass } from '../../store/classHead.ts';
 import { selectSession } from '../../store/documents/documentsSlice.ts';
 import { changeDocument, openDocument } from '../../store/documents/engine.ts';
 import { notify } from '../../store/notices.ts';
 import type { AppThunk } from '../../store/store.ts';
-import type { DatedClass } from './termClass.ts';
 import type { PlanTerm } from './usePlanning.ts';
 
 /** Plans a class and what comes after it anew, on the days there are, by what was taught before; each class can be undone. */

@@ -1,6 +1,6 @@
 import type { ClassPlan, DocumentSummary } from '@aftersquall/core';
 
-/** A class as the list of classes shows it. */
+/** A class as the list of classes has it. */
 export type ClassHead = Pick<
   ClassPlan,
   'id' | 'name' | 'map' | 'minutes' | 'people' | 'apparel' | 'when' | 'lesson'
@@ -15,6 +15,8 @@ export const headOf = ({ id, head }: DocumentSummary): ClassHead => ({
 
 export const isDated = (plan: ClassHead): plan is DatedClass => plan.when !== undefined;
 
-/** In the order in which they are held. */
-export const byDay = (a: DatedClass, b: DatedClass): number =>
-  `${a.when.date} ${a.when.start}` < `${b.when.date} ${b.when.start}` ? -1 : 1;
+/** In the order in which they are held; those without a day first. */
+export const byDay = (a: ClassHead, b: ClassHead): number => {
+  const [day, other] = [a, b].map(({ when }) => (when ? `${when.date} ${when.start}` : ''));
+  return day! < other! ? -1 : Number(day! > other!);
+};

@@ -1,0 +1,28 @@
+import type { BarredBlock } from '@aftersquall/core';
+
+interface Props {
+  barred: readonly BarredBlock[];
+  /** The rules of the class, in words. */
+  rules: string;
+  onOpen: (block: string) => void;
+}
+
+/** What the rules of the class bar, and which of it is done all the same. */
+export function Barred({ barred, rules, onOpen }: Props) {
+  if (barred.length === 0) return null;
+  return (
+    <div className="notice hazard mb-2" role="note" aria-label="Barred">
+      {barred.map(({ block, barred: tags, override }) => (
+        <p key={block.id} className="mb-1">
+          <button type="button" className="chip" onClick={() => onOpen(block.id)}>
+            {block.title}
+          </button>{' '}
+          {tags.map((tag) => tag.replaceAll('-', ' ')).join(', ')}: barred by {rules}.{' '}
+          {override
+            ? `Done all the same: ${override}`
+            : 'Take it out, or say in it why it is done all the same.'}
+        </p>
+      ))}
+    </div>
+  );
+}
