@@ -8,6 +8,7 @@ import {
   type LessonRequest,
   matRun,
   planLesson,
+  rivalLesson,
   SHIPPED_PROFILES,
 } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
@@ -230,5 +231,19 @@ describe('a class from the demo', () => {
     expect(() => planLesson({ ...HOUR, root: 'slx', out: map.moves.map(({ id }) => id) })).toThrow(
       'take more time, one side, or another start',
     );
+  });
+});
+
+describe('the next best choice', () => {
+  it('is without one of the moves, keeps what is pinned, and is worth no more than a little less', () => {
+    const request = { ...HOUR, root: 'cross-sleeve-standing' };
+    const { lesson } = planLesson(request);
+    const rival = rivalLesson(request, lesson)!;
+    expect(lesson.steps.map(({ move }) => move)).toContain(rival.without);
+    expect(rival.instead.length).toBeGreaterThan(0);
+    expect(rival.value).toBeGreaterThan(lesson.value - 0.15);
+    expect(rival.value).toBe(planLesson({ ...request, out: [rival.without] }).lesson.value);
+    const pinned = { ...lesson, pinned: [rival.without] };
+    expect(rivalLesson(request, pinned)?.without).not.toBe(rival.without);
   });
 });

@@ -50,7 +50,7 @@ describe('the hold score of what the demo teaches', () => {
   });
 
   it('is the same on the other side, with left and right changed', () => {
-    const turned = (contact: string) => contact.replace(/^[LR]/, (side) => (side === 'L' ? 'R' : 'L'));
+    const turned = (contact: string) => contact.replace(/[LR]$/, (side) => (side === 'L' ? 'R' : 'L'));
     for (const chain of chains.slice(0, 200)) {
       const plain = holdScore(map, chain);
       const flipped = holdScore(map, chain, 'gi', true);

@@ -48,6 +48,16 @@ test('nothing serious stands in anybody’s way in a lesson', async ({ page, shi
   expect(await seriousTrouble(page, ['color-contrast'])).toEqual([]);
 });
 
+test('nothing serious stands in anybody’s way in the term', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/club/term`);
+  await page.getByRole('button', { name: 'Plan a term' }).click();
+  await expect(page.getByRole('region', { name: 'What is kept' })).toBeVisible();
+  expect(await seriousTrouble(page)).toEqual([]);
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.evaluate(() => document.documentElement.setAttribute('data-bs-theme', 'dark'));
+  expect(await seriousTrouble(page, ['color-contrast'])).toEqual([]);
+});
+
 test('nothing serious stands in anybody’s way in the story of a round', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
   await expect(page.getByRole('region', { name: 'What hurts it most' })).toBeVisible();

@@ -406,3 +406,22 @@ test('a class gets a day, and goes on paper for the wall and for the pocket', as
   await page.getByLabel('Day', { exact: true }).fill('');
   await expect(nav.getByRole('link', { name: /sleeve to the back/ })).not.toContainText('Jan');
 });
+
+test('a lesson from a chain that was kept teaches it; the next best choice is taken at a tap', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/club/classes`);
+  await page.getByLabel('Starts from').selectOption('From the sleeve to the shoulder');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  const tree = page.getByRole('region', { name: 'What it teaches' });
+  await expect(tree.getByRole('button', { name: /^Pin /, pressed: true }).first()).toBeVisible();
+
+  await page.goto(`${shipped.url}/club/classes`);
+  await page.getByLabel('Starts from').selectOption('Cross-sleeve guard, top standing');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  const rival = tree.getByText(/^Nearly as good/);
+  const without = /without “(.*?)”/.exec((await rival.textContent())!)![1]!;
+  await rival.getByRole('button', { name: 'take it' }).click();
+  await expect(tree.getByRole('button', { name: `left out: ${without}` })).toBeVisible();
+});

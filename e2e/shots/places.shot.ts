@@ -47,6 +47,10 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await expect(page.getByRole('article', { name: 'Handbook' })).toBeVisible();
   await page.screenshot(shot('handbook'));
 
+  await page.goto(`${shipped.url}/club/term`);
+  await expect(page.getByRole('region', { name: 'What is kept' })).toBeVisible();
+  await page.screenshot(shot('term'));
+
   await page.goto(`${shipped.url}/map/kelpwick/read?at=collar-sleeve-kneeling&met=strip-collar`);
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await expect(page.locator('.worth').first()).toBeVisible();

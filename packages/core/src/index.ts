@@ -128,6 +128,7 @@ export { type PlannedLesson, planLesson } from './lesson/planLesson.ts';
 export { FADING, type PlannedTermClass, planTerm, type TermRequest } from './lesson/planTerm.ts';
 export { renewLinks, staleLinks } from './lesson/renewLinks.ts';
 export { repertoireOf, repertoireValue } from './lesson/repertoire.ts';
+export { type RivalLesson, rivalLesson } from './lesson/rivalLesson.ts';
 export {
   type DatedLesson,
   type RetentionLine,

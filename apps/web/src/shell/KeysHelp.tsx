@@ -43,6 +43,7 @@ const HERE: Record<string, [string, string][]> = {
     ['Alt D', 'Time line: the block once more'],
     ['Alt S', 'Time line: the block in two'],
     ['Del', 'Time line: the block taken out'],
+    ['← → ↑ ↓', 'Term: the class a day or a week earlier or later'],
   ],
   mat: [
     ['Space', 'Start and pause'],

@@ -1,7 +1,7 @@
 import { type Card, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 
 /** How well something went when it came up, in our own words. */
-export const GRADES = ['lost', 'patchy', 'held', 'sharp'] as const;
+const GRADES = ['lost', 'patchy', 'held', 'sharp'] as const;
 export type Grade = (typeof GRADES)[number];
 
 const RATING = { lost: Rating.Again, patchy: Rating.Hard, held: Rating.Good, sharp: Rating.Easy } as const;

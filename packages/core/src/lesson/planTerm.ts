@@ -101,7 +101,7 @@ function attempt(ask: (root: string) => PlannedLesson, root: string): PlannedLes
 }
 
 /** The memory of every move after some classes, which come in order of their dates. */
-export function memoriesOf(classes: readonly TaughtOn[]): Map<string, Memory> {
+function memoriesOf(classes: readonly TaughtOn[]): Map<string, Memory> {
   const state = new Map<string, Memory>();
   for (const one of classes) remember(state, one);
   return state;

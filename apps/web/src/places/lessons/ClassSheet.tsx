@@ -51,6 +51,7 @@ import { ClassPaper, type Paper } from './ClassPaper.tsx';
 import { LessonTree } from './LessonTree.tsx';
 import styles from './lessons.module.scss';
 import { PrintChoice } from './PrintChoice.tsx';
+import { requestOf } from './request.ts';
 import { TimeLine } from './TimeLine.tsx';
 
 interface Props {
@@ -106,18 +107,8 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
   const chooseAnew = async (lesson: Lesson, changes: Partial<Lesson>) => {
     if (!map) return;
     setBusy(true);
-    const wanted = { ...lesson, ...changes };
     try {
-      const found = await thePlanner().planLesson({
-        ...wanted,
-        map,
-        minutes: plan.minutes,
-        people: plan.people,
-        apparel: plan.apparel,
-        changeOverSeconds: plan.changeOverSeconds,
-        sides: plan.blocks.find(isDrilled)?.sides,
-        rules: SHIPPED_PROFILES.find(({ id }) => id === lesson.rules),
-      });
+      const found = await thePlanner().planLesson(requestOf(map, plan, { ...lesson, ...changes }));
       const after = { ...plan, lesson: found.lesson, blocks: found.blocks, leftOver: found.leftOver };
       change(diffDocuments(plan, after, 'the lesson chosen anew'));
       onNext(found.next);

@@ -20,6 +20,9 @@ const LessonGoal = z.object({
   people: wholeNumber(1, 200, 'people'),
 });
 
+/** Chains stand among the positions under ids of this beginning, which no position has. */
+const CHAIN = 'chain:';
+
 const LEVELS = ['novice', 'intermediate', 'expert'] as const;
 const METHOD_WORDS = {
   'reps-first': 'Reps first: each link by itself, then in a row, rounds last',
@@ -57,9 +60,14 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
       .filter(({ id, systems }) => (systems[0] ?? '') === system.id && index.movesOf(id).length > 0)
       .map(({ id, name }) => ({ value: id, name, group: system.name })),
   );
+  const chain = map.chains.find(({ id }) => asked === CHAIN + id);
+  const ofChain = (chain?.exchanges ?? []).flatMap(
+    (id) => index.move.get(index.exchange.get(id)?.move ?? '') ?? [],
+  );
   const build = form.handleSubmit(({ minutes, people }) =>
     onBuild({
-      root: root || undefined,
+      root: ofChain[0]?.position ?? (root || undefined),
+      pinned: [...new Set(ofChain.map(({ id }) => id))],
       minutes,
       people,
       apparel,
@@ -77,8 +85,16 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
         <div className={styles.wide}>
           <SelectField
             label="Starts from"
-            value={root}
-            choices={[{ value: '', name: 'What would help most' }, ...roots]}
+            value={chain ? asked : root}
+            choices={[
+              { value: '', name: 'What would help most' },
+              ...map.chains.map(({ id, name }) => ({
+                value: CHAIN + id,
+                name,
+                group: 'Chains that were kept',
+              })),
+              ...roots,
+            ]}
             onChange={(next) => {
               set({ root: undefined });
               dispatch(changeGoal({ root: next }));

@@ -18,6 +18,7 @@ import { clock } from '../../components/clock.ts';
 import { IconButton } from '../../components/IconButton.tsx';
 import { LimbGlyph } from '../../components/LimbGlyph.tsx';
 import styles from './lessonTree.module.scss';
+import { Rival } from './Rival.tsx';
 
 interface Props {
   map: GuardMap;
@@ -80,6 +81,12 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
           />
         ))}
       </ol>
+      <Rival
+        map={map}
+        plan={plan}
+        lesson={lesson}
+        onTake={(without) => onChange({ out: [...lesson.out, without] })}
+      />
       <div className="chip-field">
         {next && (
           <button

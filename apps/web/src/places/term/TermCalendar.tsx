@@ -124,15 +124,18 @@ export function TermCalendar({ classes, story, holidays, picked, onPick, onMove 
 /** What a day shows of a class: when, what about, how much of it is new and how much comes back. */
 function DayEvent({ event: { plan, isNew, back, broken } }: EventProps<ClassEvent>) {
   return (
-    <button type="button" id={buttonId(plan.id)} className="bare">
-      <b>
-        {plan.when.start} {plan.name}
-      </b>
-      <small>
-        {broken && <TriangleAlert size={12} aria-label="stands on what is not taught yet" />} {isNew} new
-        {back > 0 && `, ${back} back`}
-      </small>
-    </button>
+    // The calendar's rows are those of a table: what stands in one is a cell of it.
+    <div role="cell">
+      <button type="button" id={buttonId(plan.id)} className="bare">
+        <b>
+          {plan.when.start} {plan.name}
+        </b>
+        <small>
+          {broken && <TriangleAlert size={12} aria-label="stands on what is not taught yet" />} {isNew} new
+          {back > 0 && `, ${back} back`}
+        </small>
+      </button>
+    </div>
   );
 }
 
