@@ -8,3 +8,10 @@ export function seeded(seed: number): () => number {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
   };
 }
+
+/** A seed made of a text (FNV-1a, 32 bits). */
+export function seedOf(text: string): number {
+  let hash = 2166136261;
+  for (const letter of text) hash = Math.imul(hash ^ letter.codePointAt(0)!, 16777619);
+  return hash >>> 0;
+}
