@@ -3,6 +3,7 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { ContractController } from './contract/contract.controller.ts';
 import { databaseOptions } from './database/options.ts';
 import { DocumentsModule } from './documents/documents.module.ts';
+import { PosesModule } from './poses/poses.module.ts';
 import { WeighingModule } from './weighing/weighing.module.ts';
 
 @Module({})
@@ -15,6 +16,7 @@ export class AppModule {
         TypeOrmModule.forRoot({ ...databaseOptions(databaseFile), retryAttempts: 0 }),
         DocumentsModule,
         WeighingModule,
+        PosesModule,
       ],
       controllers: [ContractController],
     };

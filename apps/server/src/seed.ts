@@ -4,12 +4,18 @@ import {
   bookErrorText,
   DOCUMENT_KIND_NAMES,
   type GuardBook,
+  PoseRecordSchema,
   parseGuardBook,
   upgradeMap,
 } from '@aftersquall/core';
 import type { INestApplication } from '@nestjs/common';
+import { z } from 'zod';
 import { parseDocument } from './documents/documentStore.ts';
 import { DocumentsService } from './documents/documents.service.ts';
+import { PosesService } from './poses/poses.service.ts';
+
+/** Poses that were solved beforehand, by key. */
+const POSES = 'poses.json';
 
 /** The guard book of a folder, if there is one: it holds what the folder's map is made of. */
 async function readBook(folder: string): Promise<GuardBook | undefined> {
@@ -34,6 +40,14 @@ export async function seed(app: INestApplication, folder: string): Promise<void>
   if ((await documents.list('map')).length > 0) return;
   const files = (await readdir(folder)).sort();
   const book = await readBook(folder);
+  if (files.includes(POSES))
+    await app
+      .get(PosesService)
+      .keep(
+        z
+          .record(z.string(), PoseRecordSchema)
+          .parse(JSON.parse(await readFile(path.join(folder, POSES), 'utf8'))),
+      );
   for (const kind of DOCUMENT_KIND_NAMES) {
     for (const file of files.filter((name) => name.endsWith(`.${kind}.json`))) {
       const data: object = JSON.parse(await readFile(path.join(folder, file), 'utf8'));

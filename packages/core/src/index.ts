@@ -17,6 +17,7 @@ export type { Moment } from './body/followSteps.ts';
 export { landingWords, OUTCOME_GOOD, OUTCOME_WORDS, reactionName } from './body/landingWords.ts';
 export { limbConflicts } from './body/limbConflicts.ts';
 export { mirror, sided } from './body/mirror.ts';
+export { pictureWords } from './body/pictureWords.ts';
 export { playable } from './body/playable.ts';
 export { type ApparelTranslation, holdsWorn, translateApparel } from './body/translateApparel.ts';
 export {
@@ -202,6 +203,7 @@ export {
   type PlayLevel,
   TOP_LEVELS,
 } from './model/playLevel.ts';
+export { type PoseRecord, PoseRecordSchema } from './model/poseRecord.ts';
 export { type Look, type Position, PositionSchema, type System } from './model/position.ts';
 export { type Apparel, type Level, NameSchema, type Side } from './model/primitives.ts';
 export {
@@ -220,6 +222,15 @@ export type { RulesProfile } from './model/rulesProfile.ts';
 export { type Scenario, ScenarioSchema, type WhatIf, WhatIfSchema } from './model/scenario.ts';
 export { exchangeSeconds, variantOf } from './model/seconds.ts';
 export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs, signOf } from './model/signs.ts';
+export { type DrawnBodies, LAYERS, type Layer } from './pose/drawBodies.ts';
+export { POSE_VERSION } from './pose/poseBodies.ts';
+export {
+  drawPose,
+  type PosePicture,
+  poseKey,
+  solvePose,
+} from './pose/poseRecord.ts';
+export type { View } from './pose/view.ts';
 export { differences, type Nearest } from './read/nearestPositions.ts';
 export { readAsTop, type TopOption } from './read/readAsTop.ts';
 export type { Builds, Option, Rank } from './read/readMove.ts';

@@ -1,6 +1,7 @@
 import Database from 'libsql';
 import type { DataSourceOptions } from 'typeorm';
 import { ChangeRow, DocumentRow, EntityRow } from '../documents/rows.ts';
+import { PoseRow } from '../poses/poseRow.ts';
 import { FirstTables1764000000000 } from './migrations/1764000000000-FirstTables.ts';
 import { History1764030000000 } from './migrations/1764030000000-History.ts';
 import { Chains1764033600000 } from './migrations/1764033600000-Chains.ts';
@@ -8,6 +9,7 @@ import { WhatIfs1764037200000 } from './migrations/1764037200000-WhatIfs.ts';
 import { Documents1764200000000 } from './migrations/1764200000000-Documents.ts';
 import { Mechanics1764300000000 } from './migrations/1764300000000-Mechanics.ts';
 import { BlockKinds1764400000000 } from './migrations/1764400000000-BlockKinds.ts';
+import { Poses1764500000000 } from './migrations/1764500000000-Poses.ts';
 
 /**
  * How the database file is opened: WAL, every commit on disk before it is confirmed, foreign keys on, migrations run,
@@ -25,7 +27,7 @@ export function databaseOptions(file: string): DataSourceOptions {
         `synchronous = ${process.env.AFTERSQUALL_SYNCHRONOUS === 'NORMAL' ? 'NORMAL' : 'FULL'}`,
       );
     },
-    entities: [DocumentRow, EntityRow, ChangeRow],
+    entities: [DocumentRow, EntityRow, ChangeRow, PoseRow],
     migrations: [
       FirstTables1764000000000,
       History1764030000000,
@@ -34,6 +36,7 @@ export function databaseOptions(file: string): DataSourceOptions {
       Documents1764200000000,
       Mechanics1764300000000,
       BlockKinds1764400000000,
+      Poses1764500000000,
     ],
     migrationsRun: true,
     migrationsTransactionMode: 'each',

@@ -3,6 +3,7 @@ import type { Exchange } from '../model/exchange.ts';
 import type { Hold, HoldPattern, Target } from '../model/hold.ts';
 import type { Move, Step, Variant } from '../model/move.ts';
 import { isOutcome, type Landing } from '../model/outcome.ts';
+import type { PoseHints } from '../model/poseHints.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Side } from '../model/primitives.ts';
 import type { Reaction, ReactionNeed, ReactionRef } from '../model/reaction.ts';
@@ -71,6 +72,19 @@ const step = (value: Step): Step => ({
 
 const variant = (value: Variant): Variant => ({ ...value, steps: value.steps.map(step) });
 
+const turned = (degrees: number): number => (degrees === 0 ? 0 : -degrees);
+const poseHints = (value: PoseHints): PoseHints => ({
+  ...value,
+  ...(value.ownYaw !== undefined && { ownYaw: turned(value.ownYaw) }),
+  ...(value.topYaw !== undefined && { topYaw: turned(value.topYaw) }),
+  ...(value.view && { view: { ...value.view, azimuth: turned(value.view.azimuth) } }),
+  ...(value.routes && {
+    routes: Object.fromEntries(
+      Object.entries(value.routes).map(([by, route]) => [contact(by as Contact), route]),
+    ),
+  }),
+});
+
 const position = (value: Position): Position => ({
   ...value,
   leadSide: value.leadSide === 'L' ? 'R' : 'L',
@@ -78,6 +92,7 @@ const position = (value: Position): Position => ({
   topHolds: value.topHolds.map(hold),
   signs: signs(value.signs),
   looks: value.looks.map(look),
+  ...(value.pose && { pose: poseHints(value.pose) }),
   ...(value.drift && { drift: landing(value.drift) }),
 });
 

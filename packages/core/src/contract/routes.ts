@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { WEIGHING_SHEETS } from '../formats/weighingSheet.ts';
+import { PoseRecordSchema } from '../model/poseRecord.ts';
 import { IdSchema } from '../model/primitives.ts';
 import { WhatIfSchema } from '../model/scenario.ts';
 import { defineRoute } from './route.ts';
@@ -19,6 +20,7 @@ export const CHANGES_PAGE = 200;
 export const HISTORY_PAGE = 100;
 
 const none = z.strictObject({});
+const PoseKeySchema = z.string().regex(/^[0-9a-f]{16}$/, 'sixteen hexadecimal digits');
 const mapId = z.strictObject({ id: IdSchema });
 const noSuch = 'there is no such document';
 const revisionNumber = z.coerce.number().int().min(0);
@@ -186,6 +188,29 @@ export const ROUTES = {
     status: 200,
     response: { text: 'application/graphml+xml; charset=utf-8' },
     errors: { 404: noSuch },
+  }),
+  findPoses: defineRoute({
+    method: 'POST',
+    path: '/api/poses/find',
+    summary:
+      'Poses that some screen has solved, by the key of what they hang on; those that are not known are left out.',
+    params: none,
+    query: none,
+    body: z.strictObject({ keys: z.array(PoseKeySchema).max(500) }),
+    status: 200,
+    response: z.strictObject({ poses: z.record(PoseKeySchema, PoseRecordSchema) }),
+    errors: {},
+  }),
+  keepPoses: defineRoute({
+    method: 'POST',
+    path: '/api/poses',
+    summary: 'Keeps solved poses for other screens. One that is known already stays as it is.',
+    params: none,
+    query: none,
+    body: z.strictObject({ poses: z.record(PoseKeySchema, PoseRecordSchema) }),
+    status: 200,
+    response: z.strictObject({ kept: z.number().int().min(0) }),
+    errors: {},
   }),
   weighMap: defineRoute({
     method: 'GET',

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { HoldSchema } from './hold.ts';
 import { AliasesSchema, CuesSchema, FaultSchema, FitSchema, NoteSchema } from './notes.ts';
 import { LandingSchema } from './outcome.ts';
+import { PoseHintsSchema } from './poseHints.ts';
 import { IdSchema, LevelSchema, NameSchema, WearSchema } from './primitives.ts';
 import { LookReactionSchema } from './reaction.ts';
 import { SignsSchema } from './signs.ts';
@@ -36,6 +37,7 @@ export const PositionSchema = z.strictObject({
   cues: CuesSchema,
   faults: z.array(FaultSchema).default([]),
   fits: z.array(FitSchema).default([]),
+  pose: PoseHintsSchema.optional(),
 });
 export type Position = z.infer<typeof PositionSchema>;
 

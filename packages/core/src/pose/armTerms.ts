@@ -1,5 +1,5 @@
 import { crookError, crookOf } from './crook.ts';
-import { type HoldPart, markAt, pointOf, toPlace } from './holdTerms.ts';
+import { type HoldPart, markAt, pointOf, toPlace } from './holdPart.ts';
 import { nearestOn } from './landmarks.ts';
 import { align, beyond, face, keepApart, meet, SIGMA, straddle, type Tip } from './residuals.ts';
 import { ARM, FRAME, type LeftRight, signOfSide } from './skeleton.ts';
@@ -26,7 +26,11 @@ export function handTerms(part: HoldPart, side: LeftRight): void {
   if (hold.action === 'clamp' || hold.action === 'body-lock') {
     // Both hands round a shoulder or the trunk meet behind it.
     const g = hold.action === 'clamp' ? signOfSide(mark.side) * 0.1 : 0;
-    const behind: Tip = { who, frame: FRAME.chest, at: [g * h, (g ? -0.03 : -0.085) * h, (g ? 0.1 : 0.01) * h] };
+    const behind: Tip = {
+      who,
+      frame: FRAME.chest,
+      at: [g * h, (g ? -0.03 : -0.085) * h, (g ? 0.1 : 0.01) * h],
+    };
     part.terms.push((eq) => {
       const round = { ...mark, frame: behind.frame, a: behind.at, b: behind.at, radius: 0.03 * h };
       meetAround(eq, palm, { who, mark: round }, gap);
@@ -44,7 +48,14 @@ export function handTerms(part: HoldPart, side: LeftRight): void {
   part.terms.push((eq) => {
     face(eq, palm, inward, place, SIGMA.turn, 0.7);
     if (hold.action === 'frame')
-      beyond(eq, palm, { who, frame: mark.facing ?? mark.frame, at: frontOf(part) }, [0, 1, 0], 0.02, SIGMA.route);
+      beyond(
+        eq,
+        palm,
+        { who, frame: mark.facing ?? mark.frame, at: frontOf(part) },
+        [0, 1, 0],
+        0.02,
+        SIGMA.route,
+      );
   });
 }
 
@@ -59,7 +70,8 @@ const meetAround = (
 };
 
 /** The middle of what is framed on, in the terms of the frame that says what in front of it means. */
-const frontOf = ({ place: { mark } }: HoldPart): Vec3 => (mark.facing === undefined ? mark.a : [0, 0, mark.a[2]]);
+const frontOf = ({ place: { mark } }: HoldPart): Vec3 =>
+  mark.facing === undefined ? mark.a : [0, 0, mark.a[2]];
 
 /** An arm: its forearm against the place, or its crook round it. */
 export function armTerms(part: HoldPart, side: LeftRight): void {
@@ -69,7 +81,13 @@ export function armTerms(part: HoldPart, side: LeftRight): void {
   const { fore, hand, upper } = ARM[side];
   const { mark, who } = place;
   const round = hold.action === 'wrap' || hold.action === 'harness' || hold.action === 'body-lock';
-  if (paired && round && mark.kind !== 'trunk' && hold.contacts.includes('armL') && hold.contacts.includes('armR')) {
+  if (
+    paired &&
+    round &&
+    mark.kind !== 'trunk' &&
+    hold.contacts.includes('armL') &&
+    hold.contacts.includes('armR')
+  ) {
     if (side === 'L') hugTerms(part);
     return;
   }
@@ -78,7 +96,14 @@ export function armTerms(part: HoldPart, side: LeftRight): void {
     toPlace(part, tip, FOREARM_RADIUS * h, SIGMA.place * (mark.kind === 'spot' ? 1.5 : 1));
     if (mark.kind !== 'spot')
       part.terms.push((eq) =>
-        beyond(eq, tip, { who, frame: mark.facing ?? mark.frame, at: frontOf(part) }, [0, 1, 0], 0, SIGMA.route),
+        beyond(
+          eq,
+          tip,
+          { who, frame: mark.facing ?? mark.frame, at: frontOf(part) },
+          [0, 1, 0],
+          0,
+          SIGMA.route,
+        ),
       );
     return;
   }

@@ -57,7 +57,9 @@ export class Body {
 
   /** Places every frame by the state. */
   forward(): void {
-    const { origins: o, turns: m, axes, through } = this;
+    const { origins: o, turns: m } = this;
+    const axes = this.axes;
+    const through = this.through;
     let joint = 0;
     for (let f = 0; f < FRAMES; f++) {
       const { parent, offset, joints } = this.frames[f]!;
@@ -148,7 +150,8 @@ export class Body {
     row[at + 4] = row[at + 4]! + z * g[0] - x * g[2];
     row[at + 5] = row[at + 5]! + x * g[1] - y * g[0];
     const chain = this.chains[frame]!;
-    const { axes, through } = this;
+    const axes = this.axes;
+    const through = this.through;
     for (let i = 0; i < chain.length; i++) {
       const joint = chain[i]!;
       const a = 3 * joint;

@@ -12,7 +12,8 @@ function neighbours(): ReadonlySet<string> {
   const trunk = ['pelvis', 'abdomen', 'chest', 'shoulders', 'neck', 'head'];
   for (const a of trunk) for (const b of trunk) put(a, b);
   for (const s of SIDES) {
-    for (const other of [`fore${s}`, `hand${s}`, 'shoulders', 'chest', 'neck', 'head']) put(`upper${s}`, other);
+    for (const other of [`fore${s}`, `hand${s}`, 'shoulders', 'chest', 'neck', 'head'])
+      put(`upper${s}`, other);
     put(`fore${s}`, `hand${s}`);
     for (const other of ['pelvis', 'abdomen', `shank${s}`, `foot${s}`]) put(`thigh${s}`, other);
     put(`shank${s}`, `foot${s}`);
@@ -135,7 +136,10 @@ function addOverlap(
     const n: Vec3 = k > 0 ? [nx * k, ny * k, nz * k] : [0, 0, 1];
     const u: Vec3 = [p[at]! + d1x * s, p[at + 1]! + d1y * s, p[at + 2]! + d1z * s];
     const v: Vec3 = [q[bt]! + d2x * t, q[bt + 1]! + d2y * t, q[bt + 2]! + d2z * t];
-    equations.add(depth, sigma, [lever(i, first.frame, u, [-n[0], -n[1], -n[2]]), lever(j, second.frame, v, n)]);
+    equations.add(depth, sigma, [
+      lever(i, first.frame, u, [-n[0], -n[1], -n[2]]),
+      lever(j, second.frame, v, n),
+    ]);
   }
   return depth;
 }

@@ -1,4 +1,4 @@
-import type { HoldPart } from './holdTerms.ts';
+import type { HoldPart } from './holdPart.ts';
 import { nearestOn } from './landmarks.ts';
 import type { Energy } from './levenbergMarquardt.ts';
 import { turning } from './normalEquations.ts';
@@ -34,7 +34,14 @@ function crookPoint({ body }: HoldPart, { above, below, reach }: Bend) {
   const up = body.direction(above, [0, 0, 1]);
   const down = body.direction(below, [0, 0, -1]);
   const onUpper = addScaled(joint, up, reach);
-  return { joint, up, down, onUpper, onLower: addScaled(joint, down, reach), point: addScaled(onUpper, down, reach) };
+  return {
+    joint,
+    up,
+    down,
+    onUpper,
+    onLower: addScaled(joint, down, reach),
+    point: addScaled(onUpper, down, reach),
+  };
 }
 
 /** What is held lies in the crook, square to both bones, and the limb is bent round it. */
@@ -73,4 +80,3 @@ export const crookError =
     const { point } = crookPoint(part, bendOf(part, limb, side));
     return length(sub(point, nearestOn(part.held, part.place.mark, point)));
   };
-

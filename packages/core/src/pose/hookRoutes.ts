@@ -2,7 +2,7 @@ import type { Hold } from '../model/hold.ts';
 import type { ROUTES } from '../model/poseHints.ts';
 import { signOf } from '../model/signs.ts';
 import type { Body } from './body.ts';
-import type { HoldPart } from './holdTerms.ts';
+import type { HoldPart } from './holdPart.ts';
 import type { NormalEquations } from './normalEquations.ts';
 import { lever, TOP, turning } from './normalEquations.ts';
 import { beyond, SIGMA, type Tip } from './residuals.ts';
@@ -41,7 +41,12 @@ const isLow = ({ target }: Hold, side: LeftRight): boolean =>
   (['shin', 'ankle', 'heel'].includes(target.part) || (target.part === 'trousers' && target.at === 'cuff'));
 
 /** The foot comes between the legs to the inner side, or to the back of the knee. */
-export function addInside(eq: NormalEquations, { by, body, place }: HoldPart, side: LeftRight, instep: Tip): void {
+export function addInside(
+  eq: NormalEquations,
+  { by, body, place }: HoldPart,
+  side: LeftRight,
+  instep: Tip,
+): void {
   const { mark, who } = place;
   const h = body.lengths.stature;
   const inner = -signOfSide(mark.side);
@@ -161,4 +166,3 @@ function nearestOnLine(p: Vec3, a: Vec3, b: Vec3): Vec3 {
   const along = sub(b, a);
   return addScaled(a, along, clamp(dot(sub(p, a), along) / dot(along, along), 0, 1));
 }
-

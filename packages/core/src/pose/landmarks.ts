@@ -35,7 +35,14 @@ export function landmark(
   const off = named === 'C' ? 0 : g;
   const arm = ARM[side];
   const leg = LEG[side];
-  const limb = (frame: number, long: number, from: number, to: number, radius: number, normal?: Vec3): Landmark => ({
+  const limb = (
+    frame: number,
+    long: number,
+    from: number,
+    to: number,
+    radius: number,
+    normal?: Vec3,
+  ): Landmark => ({
     frame,
     a: [0, 0, -long * from],
     b: [0, 0, -long * to],

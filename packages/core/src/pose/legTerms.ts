@@ -1,6 +1,6 @@
 import { signOf } from '../model/signs.ts';
 import { crookError, crookOf } from './crook.ts';
-import { distanceTo, type HoldPart, markAt, pointOf, toPlace } from './holdTerms.ts';
+import { distanceTo, type HoldPart, markAt, pointOf, toPlace } from './holdPart.ts';
 import { addBehind, addInside, addOutside, routeOf, windingMissing } from './hookRoutes.ts';
 import { nearestOn } from './landmarks.ts';
 import { align, beyond, face, meet, SIGMA, straddle, type Tip, touch } from './residuals.ts';
@@ -23,11 +23,24 @@ export function footTerms(part: HoldPart, side: LeftRight): void {
     toPlace(part, sole, 0, SIGMA.place);
     part.terms.push((eq) => {
       if (mark.kind === 'spot')
-        align(eq, { ...sole, at: [0, 0, -1] }, { who, frame: mark.frame, at: mark.normal! }, -0.75, SIGMA.turn);
+        align(
+          eq,
+          { ...sole, at: [0, 0, -1] },
+          { who, frame: mark.frame, at: mark.normal! },
+          -0.75,
+          SIGMA.turn,
+        );
       else {
         face(eq, sole, [0, 0, -1], place, SIGMA.turn, 0.85);
         if (mark.normal && mark.kind === 'limb')
-          beyond(eq, sole, { who, frame: mark.frame, at: mark.b }, mark.normal, 0.2 * mark.radius, SIGMA.route);
+          beyond(
+            eq,
+            sole,
+            { who, frame: mark.frame, at: mark.b },
+            mark.normal,
+            0.2 * mark.radius,
+            SIGMA.route,
+          );
       }
     });
     return;
@@ -35,7 +48,8 @@ export function footTerms(part: HoldPart, side: LeftRight): void {
   const instep: Tip = { who: by, frame: foot, at: [0, 0.022 * h, -0.016 * h] };
   const gap = INSTEP_RADIUS * h;
   toPlace(part, instep, gap, SIGMA.place);
-  if (mark.kind !== 'spot') part.terms.push((eq) => face(eq, instep, [0, 0.45, 0.89], place, SIGMA.turn, 0.85));
+  if (mark.kind !== 'spot')
+    part.terms.push((eq) => face(eq, instep, [0, 0.45, 0.89], place, SIGMA.turn, 0.85));
   const route = routeOf(part, side);
   if (route === 'outside') {
     part.outside = signOfSide(side);
@@ -53,8 +67,7 @@ export function legTerms(part: HoldPart, side: LeftRight): void {
   const { thigh, shank } = LEG[side];
   const { mark, who } = place;
   const shin = (share: number): Tip => ({ who: by, frame: shank, at: [0, 0, -l.shank * share] });
-  const pinches =
-    paired && (hold.action === 'pinch' || (hold.action === 'clamp' && mark.kind === 'limb'));
+  const pinches = paired && (hold.action === 'pinch' || (hold.action === 'clamp' && mark.kind === 'limb'));
   if (pinches) {
     if (side === 'L') pinchTerms(part);
     return;
@@ -144,7 +157,11 @@ function addRoundNeck(eq: Parameters<typeof meet>[0], part: HoldPart, side: Left
   const behind = signOf(position.signs, 'top.facing') === 'away';
   const g = behind ? signOfSide(side) : -signOfSide(side);
   const shoulders: Tip = { who, frame: FRAME.chest, at: [0, 0, 0.1 * h] };
-  const on = (frame: number, long: number, share: number): Tip => ({ who: by, frame, at: [0, 0, -long * share] });
+  const on = (frame: number, long: number, share: number): Tip => ({
+    who: by,
+    frame,
+    at: [0, 0, -long * share],
+  });
   beyond(eq, on(LEG[side].thigh, l.thigh, 0.75), shoulders, [g, 0, 0], 0.06 * h, SIGMA.route);
   beyond(eq, on(LEG[side].shank, l.shank, 0.5), shoulders, [0, -1, 0], 0.02 * h, SIGMA.route);
   const other = otherSide(side);

@@ -65,7 +65,7 @@ export class NormalEquations {
       this.energy += robust * robust * Math.log(1 + t);
       weight = 1 / (1 + t);
     } else this.energy += r * r;
-    const { row } = this;
+    const row = this.row;
     row.fill(0);
     for (const { who, frame, at, gradient, turns } of levers) {
       const g = scale(gradient, 1 / sigma);
@@ -103,7 +103,9 @@ export class NormalEquations {
   }
 
   private addRow(r: number, weight: number): void {
-    const { row, used, matrix, right } = this;
+    const row = this.row;
+    const used = this.used;
+    const { matrix, right } = this;
     let count = 0;
     for (let i = 0; i < ALL_UNKNOWNS; i++) if (row[i] !== 0) used[count++] = i;
     for (let a = 0; a < count; a++) {

@@ -2,7 +2,7 @@ import { seeded, seedOf } from '../game/seeded.ts';
 import { signOf } from '../model/signs.ts';
 import type { Body, BodyState } from './body.ts';
 import { addOverlaps, belowMat } from './collisions.ts';
-import type { Posed } from './holdTerms.ts';
+import type { Posed } from './holdPart.ts';
 import { createMinimiser } from './levenbergMarquardt.ts';
 import { ALL_UNKNOWNS, BOTTOM, type Pair, TOP, type Who } from './normalEquations.ts';
 import { outsideSide, type PoseProblem, poseProblem } from './poseProblem.ts';
@@ -184,4 +184,3 @@ function shake(bodies: Pair, random: () => number): void {
   }
   for (const who of [BOTTOM, TOP] as const) bodies[who].move(step, who * UNKNOWNS);
 }
-

@@ -2,10 +2,18 @@ import type { Hold } from '../model/hold.ts';
 import { type Signs, signOf } from '../model/signs.ts';
 import { Body } from './body.ts';
 import { addMat, addOverlaps, type FleshShares } from './collisions.ts';
-import { type HoldTerms, holdTerms, type Limb, type Posed } from './holdTerms.ts';
+import type { HoldTerms, Limb, Posed } from './holdPart.ts';
+import { holdTerms } from './holdTerms.ts';
 import { landmark } from './landmarks.ts';
 import { BOTTOM, lever, type NormalEquations, type Pair, TOP, turning, type Who } from './normalEquations.ts';
-import { bottomPreset, type Preset, presetTurn, type SupportPoint, supportPoints, topPreset } from './presets.ts';
+import {
+  bottomPreset,
+  type Preset,
+  presetTurn,
+  type SupportPoint,
+  supportPoints,
+  topPreset,
+} from './presets.ts';
 import { type Tip, touch } from './residuals.ts';
 import {
   ARM,
@@ -19,7 +27,19 @@ import {
   SPINE,
   UNKNOWNS,
 } from './skeleton.ts';
-import { addScaled, columnOf, dot, length, mix, radians, type Rotation, scale, sub, unit, type Vec3 } from './vec3.ts';
+import {
+  addScaled,
+  columnOf,
+  dot,
+  length,
+  mix,
+  type Rotation,
+  radians,
+  scale,
+  sub,
+  unit,
+  type Vec3,
+} from './vec3.ts';
 
 /** One position as a problem of least squares: two bodies, what is asked of them, and how much flesh they have for now. */
 export interface PoseProblem {
@@ -46,10 +66,7 @@ export function poseProblem(position: Posed, builds: readonly [PoseBuild, PoseBu
   const presets: [Preset, Preset] = [bottomPreset(signs), topPreset(signs)];
   presets[BOTTOM].yaw = hints?.ownYaw ?? sideClampYaw(position, presets[TOP].yaw) ?? presets[BOTTOM].yaw;
   if (hints?.topYaw !== undefined) presets[TOP].yaw = 180 + hints.topYaw;
-  const holds = [
-    ...oneHug(position.holds).map((hold) => holdTerms(bodies, position, hold, BOTTOM)),
-    ...oneHug(position.topHolds).map((hold) => holdTerms(bodies, position, hold, TOP)),
-  ];
+  const holds = posedHolds(position).map(({ hold, by }) => holdTerms(bodies, position, hold, by));
   bendWorkingLimbs(presets, holds);
   const busy: [Set<Limb>, Set<Limb>] = [new Set(), new Set()];
   for (const { by, limbs } of holds) for (const limb of limbs) busy[by].add(limb);
@@ -100,6 +117,15 @@ function sideClampYaw({ signs, holds }: Posed, topYaw: number): number | undefin
   return clamp && (clamp.contacts[0]!.endsWith('L') ? -1 : 1) * 140 + topYaw - 180;
 }
 
+/** The holds that a pose is made of, in its order: bottom's, then top's. */
+export const posedHolds = ({
+  holds,
+  topHolds,
+}: Pick<Posed, 'holds' | 'topHolds'>): { hold: Hold; by: Who }[] => [
+  ...oneHug(holds).map((hold) => ({ hold, by: BOTTOM }) as const),
+  ...oneHug(topHolds).map((hold) => ({ hold, by: TOP }) as const),
+];
+
 /** Two arms that wrap the same thing by two holds are one hug. */
 function oneHug(holds: readonly Hold[]): Hold[] {
   const merged: Hold[] = [];
@@ -107,8 +133,7 @@ function oneHug(holds: readonly Hold[]): Hold[] {
     action === 'wrap' && contacts.length === 1 && contacts[0]!.startsWith('arm');
   for (const hold of holds) {
     const twin = merged.findIndex(
-      (other) =>
-        isArm(hold) && isArm(other) && JSON.stringify(other.target) === JSON.stringify(hold.target),
+      (other) => isArm(hold) && isArm(other) && JSON.stringify(other.target) === JSON.stringify(hold.target),
     );
     if (twin >= 0) merged[twin] = { ...merged[twin]!, contacts: ['armL', 'armR'] };
     else merged.push(hold);
@@ -236,10 +261,7 @@ function addStanding(eq: NormalEquations, signs: Signs, supports: readonly Suppo
     const far = length(apart);
     const n = unit(apart);
     if (far > 0.7)
-      eq.add(far - 0.7, 0.08, [
-        lever(TOP, LEG.L.foot, left, n),
-        lever(TOP, LEG.R.foot, right, scale(n, -1)),
-      ]);
+      eq.add(far - 0.7, 0.08, [lever(TOP, LEG.L.foot, left, n), lever(TOP, LEG.R.foot, right, scale(n, -1))]);
   }
   if (!['standing', 'squatting', 'half-kneeling'].includes(stance) || supports.length < 4) return;
   const trunk = mix(body.origin(FRAME.pelvis), body.origin(FRAME.chest), 0.6);

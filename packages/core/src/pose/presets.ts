@@ -1,7 +1,7 @@
 import { type Signs, signOf } from '../model/signs.ts';
 import type { Body } from './body.ts';
 import { ARM, FRAME, LEG, type LeftRight, NECK, otherSide, SIDES, SPINE, UNKNOWNS } from './skeleton.ts';
-import { after, radians, type Rotation, rotation, type Vec3 } from './vec3.ts';
+import { after, type Rotation, radians, rotation, type Vec3 } from './vec3.ts';
 
 /** A part of a body that stands on the mat, by what it is called. */
 export type Support =
@@ -35,7 +35,11 @@ export function setLeg(
 ): void {
   angles.set([flexed, out, turned, knee, 0, ankle].map(radians), LEG[side].angle);
 }
-const both = <T>(set: (angles: Float64Array, side: LeftRight, value: T) => void, angles: Float64Array, value: T) => {
+const both = <T>(
+  set: (angles: Float64Array, side: LeftRight, value: T) => void,
+  angles: Float64Array,
+  value: T,
+) => {
   for (const side of SIDES) set(angles, side, value);
 };
 

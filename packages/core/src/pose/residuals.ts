@@ -18,7 +18,14 @@ export interface Place {
 }
 
 /** A tip is `gap` away from the surface of a place. */
-export function touch(eq: NormalEquations, tip: Tip, place: Place, gap: number, sigma: number, robust = 0): void {
+export function touch(
+  eq: NormalEquations,
+  tip: Tip,
+  place: Place,
+  gap: number,
+  sigma: number,
+  robust = 0,
+): void {
   const p = eq.bodies[tip.who].point(tip.frame, tip.at);
   const c = nearestOn(eq.bodies[place.who], place.mark, p);
   const apart = sub(p, c);

@@ -55,12 +55,37 @@ export const LIMITS: readonly (readonly [number, number])[] = limits();
 
 function limits(): [number, number][] {
   const free: [number, number] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
-  const arm = [[-5, 30], [-15, 28], [-55, 175], [-50, 100], [-85, 80], [3, 148], [-85, 85], [-60, 60]];
-  const leg = [[-20, 135], [-28, 62], [-40, 60], [3, 148], [-20, 25], [-50, 28], [-28, 30]];
-  const trunk = [[-25, 75], [-35, 35], [-40, 40], [-35, 50], [-35, 35], [-65, 65]];
-  const bounds = [...trunk, ...arm, ...arm, ...leg, ...leg].map(
-    ([least, most]): [number, number] => [radians(least!), radians(most!)],
-  );
+  const arm = [
+    [-5, 30],
+    [-15, 28],
+    [-55, 175],
+    [-50, 100],
+    [-85, 80],
+    [3, 148],
+    [-85, 85],
+    [-60, 60],
+  ];
+  const leg = [
+    [-20, 135],
+    [-28, 62],
+    [-40, 60],
+    [3, 148],
+    [-20, 25],
+    [-50, 28],
+    [-28, 30],
+  ];
+  const trunk = [
+    [-25, 75],
+    [-35, 35],
+    [-40, 40],
+    [-35, 50],
+    [-35, 35],
+    [-65, 65],
+  ];
+  const bounds = [...trunk, ...arm, ...arm, ...leg, ...leg].map(([least, most]): [number, number] => [
+    radians(least!),
+    radians(most!),
+  ]);
   return [...Array.from({ length: 6 }, () => free), ...bounds];
 }
 

@@ -55,7 +55,8 @@ export function rotation([x, y, z]: Vec3, angle: number): Rotation {
 
 /** First b, then a. */
 export function after(a: Rotation, b: Rotation): Rotation {
-  const at = (i: number, j: number) => a[i * 3]! * b[j]! + a[i * 3 + 1]! * b[3 + j]! + a[i * 3 + 2]! * b[6 + j]!;
+  const at = (i: number, j: number) =>
+    a[i * 3]! * b[j]! + a[i * 3 + 1]! * b[3 + j]! + a[i * 3 + 2]! * b[6 + j]!;
   return [at(0, 0), at(0, 1), at(0, 2), at(1, 0), at(1, 1), at(1, 2), at(2, 0), at(2, 1), at(2, 2)];
 }
 

@@ -1,0 +1,104 @@
+import { POSE_VERSION, type PosePicture, type Position, poseKey, type View } from '@aftersquall/core';
+import { type Remote, wrap } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { PictureSize, Poser } from './poser.worker.ts';
+
+/** Small for lists and cards, large to be looked at. */
+export const PICTURE = {
+  small: { width: 176, height: 132 },
+  large: { width: 400, height: 300 },
+} as const satisfies Record<string, PictureSize>;
+export type PictureKind = keyof typeof PICTURE;
+
+interface Asked {
+  name: string;
+  position: Position;
+  kind: PictureKind;
+  view: View | undefined;
+}
+
+/** Pictures of this screen, those that are being waited for, and those that wait to be drawn: what was asked last comes first. */
+const drawn = new Map<string, PosePicture>();
+const listeners = new Map<string, Set<(picture: PosePicture) => void>>();
+const waiting: Asked[] = [];
+const MOST_WORKERS = 2;
+const idle: Remote<Poser>[] = [];
+let workers = 0;
+
+/** A free worker; a new one while there are few. */
+function takeWorker(): Remote<Poser> | undefined {
+  const free = idle.pop();
+  if (free) return free;
+  if (workers >= Math.min(MOST_WORKERS, Math.max(1, (navigator.hardwareConcurrency ?? 2) - 1)))
+    return undefined;
+  workers++;
+  return wrap<Poser>(new Worker(new URL('./poser.worker.ts', import.meta.url), { type: 'module' }));
+}
+
+async function drawNext(): Promise<void> {
+  if (waiting.length === 0) return;
+  const worker = takeWorker();
+  if (!worker) return;
+  const { name, position, kind, view } = waiting.pop()!;
+  try {
+    // A turned picture is looked at once: only those of the usual view are kept.
+    const picture = await worker.picture(position, PICTURE[kind], view, view ? undefined : name);
+    drawn.set(name, picture);
+    for (const tell of listeners.get(name) ?? []) tell(picture);
+  } catch {
+    // What cannot be drawn keeps its glyph.
+  } finally {
+    idle.push(worker);
+    void drawNext();
+  }
+}
+
+const keys = new WeakMap<Position, string>();
+function keyOf(position: Position): string {
+  const known = keys.get(position) ?? poseKey(position);
+  keys.set(position, known);
+  return known;
+}
+
+/** The pose is the same on both sides, the picture is not. */
+const nameOf = (position: Position, kind: PictureKind, view: View | undefined): string => {
+  const seen = view ?? position.pose?.view;
+  const side = `${position.leadSide}${JSON.stringify(position.holds.map(({ id, contacts }) => [id, contacts]))}`;
+  return [POSE_VERSION, keyOf(position), kind, side, seen?.azimuth, seen?.elevation].join(' ');
+};
+
+interface Wanted {
+  kind: PictureKind;
+  view?: View | undefined;
+  /** Not wanted yet: it is not seen. */
+  off?: boolean;
+}
+
+/** The picture of a position once it is drawn; the last one that was there stays until then. */
+export function usePicture(position: Position, { kind, view, off = false }: Wanted): PosePicture | undefined {
+  const name = nameOf(position, kind, view);
+  const [picture, setPicture] = useState(drawn.get(name));
+  useEffect(() => {
+    if (off) return;
+    const known = drawn.get(name);
+    if (known) {
+      setPicture(known);
+      return;
+    }
+    const own = listeners.get(name) ?? new Set();
+    listeners.set(name, own.add(setPicture));
+    if (own.size === 1) {
+      waiting.push({ name, position, kind, view });
+      void drawNext();
+    }
+    return () => {
+      own.delete(setPicture);
+      if (own.size > 0) return;
+      listeners.delete(name);
+      const at = waiting.findIndex((asked) => asked.name === name);
+      if (at >= 0) waiting.splice(at, 1);
+    };
+    // The name says all that the picture hangs on.
+  }, [name, off]);
+  return drawn.get(name) ?? picture;
+}

@@ -1,0 +1,218 @@
+import type { Body } from './body.ts';
+import { type Flesh, fleshOf, PART } from './flesh.ts';
+import { BOTTOM, type Pair, TOP, type Who } from './normalEquations.ts';
+import type { PoseScene } from './poseScene.ts';
+import { FRAME } from './skeleton.ts';
+import { linesBetween, linesPath, maskPath } from './trace.ts';
+import { addScaled, dot, scale as scaled, sub, unit, type Vec3 } from './vec3.ts';
+import {
+  type Axes,
+  axesOf,
+  centreOf,
+  type DepthPicture,
+  type Frame,
+  frameFor,
+  splat,
+  toPicture,
+  type View,
+} from './view.ts';
+
+/** What a path shows; the same of both players in their own colours. */
+export const LAYERS = ['shadow', 'body', 'skin', 'hair', 'belt', 'lapel', 'shade', 'light', 'line'] as const;
+export type Layer = (typeof LAYERS)[number];
+
+/** A picture of two bodies as paths of SVG, to be drawn in order, and where the holds are in it. */
+export interface DrawnBodies {
+  width: number;
+  height: number;
+  /** Without a player: both, or neither. */
+  paths: { layer: Layer; who?: Who; d: string }[];
+  contacts: { id: string; by: Who; x: number; y: number; hidden: boolean }[];
+}
+
+export interface DrawOptions {
+  width?: number;
+  height?: number;
+}
+
+/** The picture is traced on so many pixels for each of its own. */
+const FINE = 1.6;
+const MARGIN = 6;
+/** Room for the shadow under the pair. */
+const BELOW = 16;
+/** A contact this far behind what is seen is hidden, metres. */
+const HIDDEN = 0.075;
+const DARK = 0.28;
+const BRIGHT = 0.88;
+/** Depth jumps of a line within a part, and between parts, metres. */
+const FOLD = { own: 0.03, other: 0.016 } as const;
+
+const ZONE = { cloth: 0, skin: 1, hair: 2, belt: 3, lapel: 4 } as const;
+const ZONES = 8;
+const NOTHING = -1;
+
+/** Draws a pose as it is seen from somewhere: silhouettes, skin, hair, belts, two tones, and lines where depth jumps. */
+export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = {}): DrawnBodies {
+  const { width = 320, height = 240 } = options;
+  const { bodies, contacts, fists } = scene;
+  const axes = axesOf(view);
+  const flesh = fleshOf(bodies, fists, 1.2);
+  const [w, h] = [Math.round(width * FINE), Math.round(height * FINE)];
+  const fitted = frameFor(flesh, axes, w, h - BELOW * FINE, MARGIN * FINE);
+  const frame: Frame = { ...fitted, height: h };
+  const picture = splat(flesh, axes, frame);
+  const { zones, light } = shadeOf(bodies, flesh, axes, frame, picture);
+  soften(light, zones, flesh, picture, frame);
+  const paths: DrawnBodies['paths'] = [];
+  const put = (layer: Layer, who: Who | undefined, d: string) => {
+    if (d) paths.push({ layer, ...(who !== undefined && { who }), d });
+  };
+  const mask = (is: (i: number) => boolean) => {
+    const set = new Uint8Array(w * h);
+    for (let i = 0; i < set.length; i++) if (zones[i] !== NOTHING && is(i)) set[i] = 1;
+    return maskPath(set, w, h, 1 / FINE);
+  };
+  put('shadow', undefined, maskPath(shadowOf(flesh, axes, frame), w, h, 1 / FINE));
+  for (const who of [BOTTOM, TOP] as const)
+    put(
+      'body',
+      who,
+      mask((i) => whoOf(zones[i]!) === who),
+    );
+  for (const who of [BOTTOM, TOP] as const)
+    for (const layer of ['skin', 'hair', 'belt', 'lapel'] as const)
+      put(
+        layer,
+        who,
+        mask((i) => zones[i] === who * ZONES + ZONE[layer]),
+      );
+  put(
+    'shade',
+    undefined,
+    mask((i) => light[i]! < DARK),
+  );
+  put(
+    'light',
+    undefined,
+    mask((i) => light[i]! > BRIGHT),
+  );
+  for (const who of [BOTTOM, TOP] as const)
+    put('line', who, linesPath(foldsOf(who, zones, flesh, picture, frame), 1 / FINE));
+  return {
+    width,
+    height,
+    paths,
+    contacts: contacts.map(({ id, by, at }) => {
+      const [x, y] = toPicture(at, axes, frame);
+      const near = picture.depth[Math.floor(y) * w + Math.floor(x)] ?? 0;
+      return { id, by, x: x / FINE, y: y / FINE, hidden: near - dot(at, axes.towards) > HIDDEN };
+    }),
+  };
+}
+
+const whoOf = (zone: number): number => (zone < ZONES ? BOTTOM : TOP);
+
+/** Of every pixel whose and which zone it is, and how much light it has. */
+function shadeOf(bodies: Pair, flesh: Flesh, axes: Axes, frame: Frame, { depth, sphere }: DepthPicture) {
+  const { width, height, left, top, scale } = frame;
+  const zones = new Int8Array(width * height).fill(NOTHING);
+  const light = new Float32Array(width * height);
+  const from = unit(addScaled(addScaled(scaled(axes.towards, 0.55), axes.up, 0.75), axes.right, -0.45));
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const i = y * width + x;
+      const s = sphere[i]!;
+      if (s < 0) continue;
+      const across = scaled(axes.right, left + (x + 0.5) / scale);
+      const p = addScaled(addScaled(across, axes.up, top - (y + 0.5) / scale), axes.towards, depth[i]!);
+      const normal = scaled(sub(p, centreOf(flesh, s)), 1 / flesh.radii[s]!);
+      light[i] = dot(normal, from);
+      const who = flesh.whos[s]!;
+      zones[i] = who * ZONES + zoneOf(bodies[who as Who], flesh.parts[s]!, flesh.frames[s]!, p);
+    }
+  return { zones, light };
+}
+
+/** Cloth, skin, hair, belt or lapel: what shows which way a body faces. */
+function zoneOf(body: Body, part: number, frame: number, p: Vec3): number {
+  const h = body.lengths.stature;
+  if (part >= PART.handL) return ZONE.skin;
+  if (part === PART.head) {
+    if (frame !== FRAME.head) return ZONE.skin;
+    const [, y, z] = scaled(body.local(FRAME.head, p), 1 / h);
+    return z > 0.092 || (y < 0 && z > 0.025) || (y < 0.02 && z > 0.075) ? ZONE.hair : ZONE.skin;
+  }
+  if (part !== PART.trunk) return ZONE.cloth;
+  if (Math.abs(body.local(FRAME.abdomen, p)[2] / h) < 0.013) return ZONE.belt;
+  const [x, y, z] = scaled(body.local(FRAME.chest, p), 1 / h);
+  if (z > 0.125 && Math.abs(x) < 0.05) return y > 0.02 ? ZONE.skin : ZONE.lapel;
+  if (y <= 0.01 || z <= -0.1) return ZONE.cloth;
+  const opening = Math.max(0, z + 0.07) * 0.28;
+  if (Math.abs(Math.abs(x) - opening) < 0.011) return ZONE.lapel;
+  return Math.abs(x) < opening && z > 0.03 ? ZONE.skin : ZONE.cloth;
+}
+
+/** Evens the light out within a part, so that it makes a few large shapes. */
+function soften(
+  light: Float32Array,
+  zones: Int8Array,
+  { whos, parts }: Flesh,
+  { depth, sphere }: DepthPicture,
+  { width, height }: Frame,
+): void {
+  const pieces = Int16Array.from(sphere, (s) => (s < 0 ? -1 : whos[s]! * 16 + parts[s]!));
+  for (let pass = 0; pass < 2; pass++) {
+    const before = light.slice();
+    for (let y = 2; y < height - 2; y++)
+      for (let x = 2; x < width - 2; x++) {
+        const i = y * width + x;
+        if (zones[i] === NOTHING) continue;
+        let sum = 0;
+        let count = 0;
+        for (let dy = -2; dy <= 2; dy++)
+          for (let dx = -2; dx <= 2; dx++) {
+            const j = i + dy * width + dx;
+            if (pieces[j] !== pieces[i] || Math.abs(depth[j]! - depth[i]!) >= 0.04) continue;
+            sum += before[j]!;
+            count++;
+          }
+        light[i] = sum / count;
+      }
+  }
+}
+
+/** The shadow on the mat of what is near it. */
+function shadowOf(flesh: Flesh, axes: Axes, frame: Frame): Uint8Array {
+  const { width, height, scale } = frame;
+  const set = new Uint8Array(width * height);
+  const flat = Math.max(0.15, axes.towards[2]);
+  for (let i = 0; i < flesh.count; i++) {
+    const p = centreOf(flesh, i);
+    if (p[2] > 0.45) continue;
+    const wide = flesh.radii[i]! * scale * 1.05;
+    const high = wide * flat;
+    const [x, y] = toPicture([p[0], p[1], 0], axes, frame);
+    for (let py = Math.max(0, Math.floor(y - high)); py <= Math.min(height - 1, y + high); py++)
+      for (let px = Math.max(0, Math.floor(x - wide)); px <= Math.min(width - 1, x + wide); px++)
+        if (((px + 0.5 - x) / wide) ** 2 + ((py + 0.5 - y) / high) ** 2 <= 1) set[py * width + px] = 1;
+  }
+  return set;
+}
+
+/** Lines of a player: where it lies in front of the other one, and where its own depth jumps. */
+function foldsOf(
+  who: Who,
+  zones: Int8Array,
+  { parts }: Flesh,
+  { depth, sphere }: DepthPicture,
+  { width, height }: Frame,
+) {
+  return linesBetween(width, height, (i, j) => {
+    if (zones[i] === NOTHING || zones[j] === NOTHING) return false;
+    const front = depth[i]! > depth[j]! ? i : j;
+    if (whoOf(zones[front]!) !== who) return false;
+    if (whoOf(zones[i]!) !== whoOf(zones[j]!)) return true;
+    const jump = Math.abs(depth[i]! - depth[j]!);
+    return jump > (parts[sphere[i]!] === parts[sphere[j]!] ? FOLD.own : FOLD.other);
+  });
+}

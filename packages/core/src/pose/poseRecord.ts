@@ -1,0 +1,120 @@
+import { mirror } from '../body/mirror.ts';
+import { seedOf } from '../game/seeded.ts';
+import type { PoseRecord } from '../model/poseRecord.ts';
+import type { Position } from '../model/position.ts';
+import { chooseView } from './chooseView.ts';
+import { type DrawnBodies, type DrawOptions, drawBodies } from './drawBodies.ts';
+import { mirrorPoint, mirrorPose } from './mirrorPose.ts';
+import { BOTTOM, TOP } from './normalEquations.ts';
+import { type PairState, POSE_VERSION, type PoseRequest, poseBodies } from './poseBodies.ts';
+import { posedHolds } from './poseProblem.ts';
+import { poseScene } from './poseScene.ts';
+import { AVERAGE_BUILD, type PoseBuild } from './skeleton.ts';
+import type { Rotation, Vec3 } from './vec3.ts';
+import type { View } from './view.ts';
+
+/** A picture whose pose asks more than this of the bodies is uncertain. */
+export const UNCERTAIN = 40;
+
+type Pictured = Pick<Position, 'id' | 'holds' | 'topHolds' | 'signs' | 'pose'>;
+type Builds = readonly [PoseBuild, PoseBuild];
+const AVERAGE: Builds = [AVERAGE_BUILD, AVERAGE_BUILD];
+
+/** All that a pose hangs on, as text. */
+function asked({ holds, topHolds, signs, pose }: Pictured, builds: Builds): string {
+  const held = (list: Pictured['holds']) =>
+    list.map(({ contacts, action, target, depth }) => [contacts, action, target, depth]);
+  const { view: _, ...hints } = pose ?? {};
+  const said = Object.entries(signs).sort(([a], [b]) => (a < b ? -1 : 1));
+  return JSON.stringify([POSE_VERSION, held(holds), held(topHolds), said, hints, builds]);
+}
+
+/** A position on the side that is solved: of it and its mirror image the one whose text comes first. */
+export function canonicalSide(position: Pictured, builds: Builds = AVERAGE) {
+  const other = mirror('position', position as Position);
+  const [plain, mirrored] = [asked(position, builds), asked(other, builds)];
+  return mirrored < plain
+    ? { position: other, mirrored: true, text: mirrored }
+    : { position, mirrored: false, text: plain };
+}
+
+/** The name under which a pose is kept: the same for everything that looks the same, on either side. */
+export function poseKey(position: Pictured, builds: Builds = AVERAGE): string {
+  const { text } = canonicalSide(position, builds);
+  const hex = (seed: string) =>
+    seedOf(seed + text)
+      .toString(16)
+      .padStart(8, '0');
+  return hex('') + hex('second');
+}
+
+const rounded = (value: number): number => Math.round(value * 1e5) / 1e5;
+
+/** Solves a position on its canonical side. */
+export function solvePose(position: Pictured, request: PoseRequest = {}): PoseRecord {
+  const { position: canonical } = canonicalSide(position, request.builds);
+  // The seed is the key's: what looks the same is posed the same.
+  const { state, energy, holds } = poseBodies(
+    { ...canonical, id: poseKey(position, request.builds) },
+    request,
+  );
+  const body = ({ place, turn, angles }: PairState[number]) => ({
+    place: place.map(rounded) as [number, number, number],
+    turn: turn.map(rounded),
+    angles: Array.from(angles, rounded),
+  });
+  return {
+    energy: rounded(energy),
+    bottom: body(state[BOTTOM]),
+    top: body(state[TOP]),
+    holds: holds.map(({ distance, at }) => ({
+      distance: rounded(distance),
+      ...(at && { at: at.map(rounded) as [number, number, number] }),
+    })),
+  };
+}
+
+/** A kept pose as the state of two bodies, on the side it was solved. */
+export const stateOf = ({ bottom, top }: PoseRecord): PairState => {
+  const body = ({ place, turn, angles }: PoseRecord['top']) => ({
+    place: place as Vec3,
+    turn: turn as unknown as Rotation,
+    angles: Float64Array.from(angles),
+  });
+  return [body(bottom), body(top)];
+};
+
+/** The scene of a kept pose on the side that the position is on. */
+export function sceneOf(position: Pictured, record: PoseRecord, builds: Builds = AVERAGE) {
+  const { mirrored } = canonicalSide(position, builds);
+  const state = stateOf(record);
+  const points = posedHolds(position).map(({ hold, by }, i) => {
+    const at = record.holds[i]?.at as Vec3 | undefined;
+    return { id: hold.id, by, at: at && mirrored ? mirrorPoint(at) : at };
+  });
+  return poseScene(position, mirrored ? mirrorPose(state) : state, points, builds);
+}
+
+/** A picture of a position, with where it is looked at from and whether it is to be believed. */
+export interface PosePicture extends DrawnBodies {
+  view: View;
+  uncertain: boolean;
+}
+
+/**
+ * Draws a kept pose.
+ * @param view the position's own, else the best where nothing is said
+ */
+export function drawPose(
+  position: Pictured,
+  record: PoseRecord,
+  {
+    view: wanted,
+    builds = AVERAGE,
+    ...options
+  }: DrawOptions & { view?: View | undefined; builds?: Builds } = {},
+): PosePicture {
+  const scene = sceneOf(position, record, builds);
+  const view = wanted ?? position.pose?.view ?? chooseView(scene);
+  return { ...drawBodies(scene, view, options), view, uncertain: record.energy > UNCERTAIN };
+}
