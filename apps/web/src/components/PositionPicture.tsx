@@ -67,6 +67,9 @@ export function PositionPicture({
   );
 }
 
+/** In a picture narrower than this words cannot be read. */
+const LEGIBLE = 300;
+
 interface DrawingProps {
   picture: PosePicture;
   words: string;
@@ -105,7 +108,7 @@ function Drawing({ picture, words, shown, pointed, onPoint }: DrawingProps) {
             onPointerLeave={() => onPoint?.(undefined)}
           />
         ))}
-      {uncertain && (
+      {uncertain && width >= LEGIBLE && (
         <text className={styles.uncertain} x={width - 4} y={height - 5}>
           sketch: uncertain
         </text>

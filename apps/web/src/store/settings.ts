@@ -16,11 +16,15 @@ interface Settings {
   builds: Builds;
   /** Explanations that were read and put away. */
   putAway: string[];
+  /** Positions that were read lately, the last one first. */
+  lately: string[];
   /** The map that was open last. */
   lastMap?: string | undefined;
 }
 
 const KEY = 'aftersquall.settings';
+/** So many are remembered. */
+const LATELY = 7;
 const defaults: Settings = {
   apparel: 'gi',
   rules: '',
@@ -28,6 +32,7 @@ const defaults: Settings = {
   coach: '',
   builds: {},
   putAway: [],
+  lately: [],
 };
 
 function stored(): Settings {
@@ -60,6 +65,9 @@ const slice = createSlice({
     putAway(settings, { payload }: PayloadAction<string>) {
       settings.putAway = [...new Set([...settings.putAway, payload])];
     },
+    readAt(settings, { payload }: PayloadAction<string>) {
+      settings.lately = [payload, ...settings.lately.filter((id) => id !== payload)].slice(0, LATELY);
+    },
     showMap(settings, { payload }: PayloadAction<string>) {
       settings.lastMap = payload;
     },
@@ -70,7 +78,7 @@ const slice = createSlice({
 });
 
 export const settings = slice.reducer;
-export const { setTheme, setApparel, setBuilds, setCoach, setLevel, setRules, putAway, showMap } =
+export const { setTheme, setApparel, setBuilds, setCoach, setLevel, setRules, putAway, readAt, showMap } =
   slice.actions;
 
 /** Keeps the settings for the next visit. */

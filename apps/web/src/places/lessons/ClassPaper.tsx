@@ -12,11 +12,10 @@ import {
   type Lesson,
   landingWords,
   reactionName,
-  wordContext,
 } from '@aftersquall/core';
 import { clock } from '../../components/clock.ts';
 import { Hazards } from '../../components/Hazards.tsx';
-import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { HoldScoreView } from '../../components/score/HoldScoreView.tsx';
 import styles from './classPaper.module.scss';
 
@@ -174,7 +173,7 @@ function Handout({ map, lesson }: { map: GuardMap; lesson: Lesson }) {
   return (
     <section className={styles.handout} aria-label="Handout">
       <h3>
-        {root && <LimbGlyph holds={root.holds} context={wordContext(root)} width={48} />} {root?.name}
+        {root && <PositionPicture position={root} width={150} always />} {root?.name}
       </h3>
       {lesson.steps.map(({ move: id, name }) => {
         const move = index.move.get(id);

@@ -11,12 +11,11 @@ import {
   type PlannedLesson,
   SHIPPED_PROFILES,
   signedPoints,
-  wordContext,
 } from '@aftersquall/core';
 import { Check, Pin, Plus, X } from 'lucide-react';
 import { clock } from '../../components/clock.ts';
 import { IconButton } from '../../components/IconButton.tsx';
-import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
 import styles from './lessonTree.module.scss';
 import { Rival } from './Rival.tsx';
 
@@ -56,7 +55,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
       <ol className={styles.tree}>
         {root && (
           <li className={styles.root}>
-            <LimbGlyph holds={root.holds} context={wordContext(root)} width={64} />
+            <PositionPicture position={root} width={140} />
             <b>{root.name}</b>
             <small className="soft">the start</small>
           </li>
@@ -148,7 +147,7 @@ function StepCard({ number, map, step, blocks, plan, pinned, onPin, onKnown, onO
     <li className={`${styles.step} ${step.part === 'fork' ? styles.fork : ''}`} aria-label={step.name}>
       <header>
         <span className={styles.number}>{number}</span>
-        {position && <LimbGlyph holds={position.holds} context={wordContext(position)} width={48} />}
+        {position && <PositionPicture position={position} width={104} />}
         <span className={styles.adds}>{Math.abs(step.adds) >= 0.005 ? signedPoints(step.adds) : ''}</span>
       </header>
       <b>{step.name}</b>

@@ -21,6 +21,7 @@ import { mapAddress } from '../../components/addresses.ts';
 import { Hazards } from '../../components/Hazards.tsx';
 import { Worth } from '../../components/Worth.tsx';
 import { useAppSelector } from '../../store/store.ts';
+import { BeforeAfter } from './BeforeAfter.tsx';
 import styles from './read.module.scss';
 
 const RANK_WORDS: Record<Rank, string> = {
@@ -180,6 +181,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
           {option.worth !== undefined && <Worth value={option.worth} stale={stale} inWords />}
         </div>
       </div>
+      <BeforeAfter map={map} option={option} />
       {elsewhere && (
         <p className="soft small">
           As from {option.from.position.name}

@@ -29,17 +29,19 @@ import { useLayer } from '../../components/useLayer.ts';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { newPosition } from '../../store/newThings.ts';
 import { changeMap, selectMap } from '../../store/openMap.ts';
+import { readAt } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useMapWeighing } from '../../workers/useMapWeighing.ts';
 import { Answers } from './Answers.tsx';
 import { BuildChoice } from './BuildChoice.tsx';
 import { MomentEditor } from './MomentEditor.tsx';
-import { PositionPicker } from './PositionPicker.tsx';
+import { PositionWall } from './PositionWall.tsx';
 import { ReactionPicker } from './ReactionPicker.tsx';
 import styles from './read.module.scss';
 import { TopAnswers } from './TopAnswers.tsx';
 import { Trail } from './Trail.tsx';
+import { WhereWeAre } from './WhereWeAre.tsx';
 
 const NOTHING: Moment = { holds: [], topHolds: [], signs: {} };
 
@@ -147,6 +149,11 @@ export function ReadPlace() {
       navigate(`${mapAddress(map.id)}?sel=position.${made.id}`);
   };
   const ended = params.get('ended');
+  const shown = useMemo(() => position && sided('position', position, mirrored), [position, mirrored]);
+  const choose = (id: string) => {
+    dispatch(readAt(id));
+    set({ at: id, met: '', ended: '', ...(ended && { side: '' }) });
+  };
 
   return (
     <>
@@ -206,12 +213,15 @@ export function ReadPlace() {
               onGo={(go) => set({ by: '', at: go.position.id, side: go.mirrored ? 'other' : '' })}
               onKeep={keepMoment}
             />
-          ) : (
-            <PositionPicker
+          ) : shown ? (
+            <WhereWeAre
               map={map}
-              chosen={position?.id}
-              onChoose={(id) => set({ at: id, met: '', ended: '', ...(ended && { side: '' }) })}
+              position={shown}
+              onChoose={choose}
+              onWall={() => set({ at: '', met: '' })}
             />
+          ) : (
+            <PositionWall map={map} onChoose={choose} />
           )}
         </section>
         <section className={styles['read-column']} aria-label="What did top do?">

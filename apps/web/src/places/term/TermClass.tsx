@@ -1,9 +1,9 @@
-import { type GuardMap, indexMap, signedPoints, type TermClassStory, wordContext } from '@aftersquall/core';
+import { type GuardMap, indexMap, signedPoints, type TermClassStory } from '@aftersquall/core';
 import { format, parseISO } from 'date-fns';
 import { RefreshCw } from 'lucide-react';
 import { Link } from 'react-router';
 import { classAddress } from '../../components/addresses.ts';
-import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
 import type { DatedClass } from '../../store/classHead.ts';
 import { renewTerm } from './renewTerm.ts';
 import styles from './term.module.scss';
@@ -32,7 +32,7 @@ export function TermClass({ map, plan, classes, story, onMove }: Props) {
         {format(parseISO(when.date), 'EEEE d MMMM')}, {when.start}, {plan.minutes} minutes
       </p>
       <h2>
-        {root && <LimbGlyph holds={root.holds} context={wordContext(root)} width={56} />}
+        {root && <PositionPicture position={root} width={96} />}
         <Link to={classAddress(plan.id)}>{plan.name}</Link>
       </h2>
       {story && story.broken.length > 0 && (

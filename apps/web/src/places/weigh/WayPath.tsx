@@ -1,6 +1,6 @@
 import { type GuardMap, holdWords, type RoundStory, wordContext } from '@aftersquall/core';
 import { ArrowRight } from 'lucide-react';
-import { LimbGlyph } from '../../components/LimbGlyph.tsx';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
 import styles from './roundStory.module.scss';
 import { stepWords } from './storyWords.ts';
 
@@ -24,7 +24,7 @@ export function WayPath({ map, way, onPick }: Props) {
               onClick={() => onPick(position.id)}
               title={position.holds.map((hold) => holdWords(hold, context)).join(', ')}
             >
-              <LimbGlyph holds={position.holds} context={context} width={56} />
+              <PositionPicture position={position} width={120} />
               <b>{position.name}</b>
             </button>
             <p>

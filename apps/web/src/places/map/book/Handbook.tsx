@@ -18,7 +18,7 @@ import {
 import { Printer } from 'lucide-react';
 import { Fragment } from 'react';
 import { Hazards } from '../../../components/Hazards.tsx';
-import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import { PositionPicture } from '../../../components/PositionPicture.tsx';
 import styles from './handbook.module.scss';
 
 interface Props {
@@ -106,7 +106,7 @@ function PositionPage({ map, position }: { map: GuardMap; position: Position }) 
   return (
     <section id={`handbook-${position.id}`} aria-label={position.name} className={styles.position}>
       <div className={styles.head}>
-        <LimbGlyph holds={position.holds} context={context} width={110} />
+        <PositionPicture position={position} width={240} contacts="all" always />
         <div>
           <h3>{position.name}</h3>
           <ul className="held list-unstyled">

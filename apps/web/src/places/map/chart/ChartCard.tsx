@@ -1,5 +1,4 @@
-import { wordContext } from '@aftersquall/core';
-import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import { PositionPicture } from '../../../components/PositionPicture.tsx';
 import { Worth } from '../../../components/Worth.tsx';
 import type { ChartNode } from './chartGraph.ts';
 import styles from './currents.module.scss';
@@ -55,9 +54,7 @@ export function ChartCard({ node, value, place, state, onPick, onPoint }: Props)
           onPointerLeave={() => onPoint?.(undefined)}
         >
           <span className={styles['row-one']}>
-            {node.kind === 'position' && (
-              <LimbGlyph holds={node.position.holds} context={wordContext(node.position)} width={40} />
-            )}
+            {node.kind === 'position' && <PositionPicture position={node.position} width={72} />}
             <span className="name">{node.kind === 'system' ? node.system.name : node.position.name}</span>
           </span>
           {(node.kind === 'position' || (node.kind === 'system' && !node.gate)) && (

@@ -20,7 +20,7 @@ import { landingChoices, landingOf, landingValue } from '../../../components/fie
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
-import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import { TurnablePicture } from '../../../components/TurnablePicture.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { AddMove } from './AddMove.tsx';
@@ -58,11 +58,11 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
   return (
     <>
       <div className={styles['sheet-head']}>
-        <LimbGlyph holds={position.holds} context={context} width={76} />
         <div className={styles.grow}>
           <SavedField label="Name" value={position.name} onSave={(name) => save({ name })} />
         </div>
       </div>
+      <TurnablePicture position={position} width={330} />
       {conflicts.map((conflict) => (
         <p key={conflict.words} className="hazard mb-1">
           One limb, two holds: {conflict.words}.

@@ -1,0 +1,41 @@
+import { type GuardMap, indexMap, isOutcome, landingWords, type ReadOption, sided } from '@aftersquall/core';
+import { ArrowRight } from 'lucide-react';
+import { useMemo } from 'react';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
+import styles from './read.module.scss';
+
+interface Props {
+  map: GuardMap;
+  option: ReadOption;
+}
+
+/** An answer as two pictures: where it begins, what it lets go of lit; where it leads, what it takes lit. */
+export function BeforeAfter({ map, option }: Props) {
+  const { from, exchange, releases, takes } = option;
+  const { to } = exchange ?? {};
+  const before = useMemo(() => sided('position', from.position, from.mirrored), [from]);
+  const after = useMemo(() => {
+    if (!to || isOutcome(to)) return undefined;
+    const there = indexMap(map).position.get(to.position);
+    return there && sided('position', there, Boolean(to.mirrored));
+  }, [map, to]);
+  const lit = (holds: ReadOption['takes']) => holds.flatMap(({ contacts }) => contacts);
+  const taken = lit(takes);
+  return (
+    <div className={styles['before-after']}>
+      <PositionPicture position={before} width={150} contacts={releases.map(({ id }) => id)} />
+      <ArrowRight size={22} aria-hidden />
+      {after ? (
+        <PositionPicture
+          position={after}
+          width={150}
+          contacts={after.holds
+            .filter(({ contacts }) => contacts.some((c) => taken.includes(c)))
+            .map(({ id }) => id)}
+        />
+      ) : (
+        <b>{to ? landingWords(map, to) : 'not written'}</b>
+      )}
+    </div>
+  );
+}

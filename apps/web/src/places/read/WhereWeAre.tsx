@@ -1,0 +1,37 @@
+import type { GuardMap, Position } from '@aftersquall/core';
+import { LayoutGrid } from 'lucide-react';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
+import { TurnablePicture } from '../../components/TurnablePicture.tsx';
+import styles from './read.module.scss';
+
+interface Props {
+  map: GuardMap;
+  /** On the side that is read. */
+  position: Position;
+  onChoose: (id: string) => void;
+  onWall: () => void;
+}
+
+/** The position that is read, large; others of its system under it. */
+export function WhereWeAre({ map, position, onChoose, onWall }: Props) {
+  const others = map.positions.filter(
+    ({ id, systems }) => id !== position.id && systems[0] === position.systems[0],
+  );
+  return (
+    <>
+      <TurnablePicture position={position} width={300} />
+      <h3 className="mt-2">{position.name}</h3>
+      <button type="button" className="btn btn-sm btn-plain mb-2" onClick={onWall}>
+        <LayoutGrid size={15} aria-hidden /> Another position
+      </button>
+      <div className={`${styles.wall} ${styles.beside}`} role="group" aria-label="Others of the system">
+        {others.map((other) => (
+          <button key={other.id} type="button" className={styles.tile} onClick={() => onChoose(other.id)}>
+            <PositionPicture position={other} width={88} />
+            <span>{other.name}</span>
+          </button>
+        ))}
+      </div>
+    </>
+  );
+}

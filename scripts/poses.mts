@@ -1,0 +1,17 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { type PoseRecord, parseMapFile, poseKey, solvePose } from '@aftersquall/core';
+import stringify from 'json-stringify-pretty-compact';
+import { readDemo } from '../demo/readDemo.ts';
+
+/** Solves the poses of the shipped maps, so that nobody waits for them. `npx tsx scripts/poses.mts` */
+const here = (file: string) => new URL(`../${file}`, import.meta.url);
+const maps = {
+  demo: readDemo(),
+  'testing/club': parseMapFile(readFileSync(here('testing/club/kelpwick.map.json'), 'utf8')),
+};
+for (const [folder, map] of Object.entries(maps)) {
+  const poses: Record<string, PoseRecord> = {};
+  for (const position of map.positions) poses[poseKey(position)] = solvePose(position);
+  const sorted = Object.fromEntries(Object.entries(poses).sort(([a], [b]) => (a < b ? -1 : 1)));
+  writeFileSync(here(`${folder}/poses.json`), `${stringify(sorted, { maxLength: 1000 })}\n`);
+}
