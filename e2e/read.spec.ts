@@ -23,7 +23,8 @@ test('three taps from cold to an answer; sides and jackets are one key', async (
   await expect(choke).toContainText('not without a jacket');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
-  await expect(page.getByText('First say where you are.')).toBeVisible();
+  await expect(page.getByRole('searchbox', { name: 'Find a position' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Postures up tall' })).toBeHidden();
 });
 
 test('rules take a move out of the front, with the reason', async ({ page, demo }) => {

@@ -228,6 +228,7 @@ export {
   drawPose,
   type PosePicture,
   poseKey,
+  poseMeasures,
   solvePose,
 } from './pose/poseRecord.ts';
 export type { View } from './pose/view.ts';

@@ -44,8 +44,11 @@ function crookPoint({ body }: HoldPart, { above, below, reach }: Bend) {
   };
 }
 
-/** What is held lies in the crook, square to both bones, and the limb is bent round it. */
-export function crookOf(part: HoldPart, limb: 'arm' | 'leg', side: LeftRight): Energy {
+/**
+ * What is held lies in the crook, square to both bones, and the limb is bent round it.
+ * @param loose so many times the σ, and no bend asked for: the limb does something else, too
+ */
+export function crookOf(part: HoldPart, limb: 'arm' | 'leg', side: LeftRight, loose = 1): Energy {
   const bend = bendOf(part, limb, side);
   const { by, body, held, place } = part;
   const { mark, who } = place;
@@ -54,14 +57,14 @@ export function crookOf(part: HoldPart, limb: 'arm' | 'leg', side: LeftRight): E
   return (eq) => {
     const { joint, up, down, onUpper, onLower, point } = crookPoint(part, bend);
     const c = nearestOn(held, mark, point);
-    eq.addVector(sub(point, c), SIGMA.place, [
+    eq.addVector(sub(point, c), SIGMA.place * loose, [
       [by, bend.above, onUpper, 1],
       [by, bend.below, onLower, 1],
       [by, bend.below, joint, -1],
       [who, mark.frame, c, -1],
     ]);
     const short = body.angles[bend.angle]! - least;
-    if (short < 0) eq.addAngle(by, bend.angle, short, 0.12);
+    if (short < 0 && loose === 1) eq.addAngle(by, bend.angle, short, 0.12);
     if (mark.kind === 'spot' || mark.kind === 'ball') return;
     const axis = unit(sub(held.point(mark.frame, mark.b), held.point(mark.frame, mark.a)));
     const bones: [number, Vec3][] = [

@@ -62,7 +62,7 @@ export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = 
   const frame: Frame = { ...fitted, height: h };
   const picture = splat(flesh, axes, frame);
   const { zones, light } = shadeOf(bodies, flesh, axes, frame, picture);
-  soften(light, zones, flesh, picture, frame);
+  soften(light, flesh, picture, frame);
   const paths: DrawnBodies['paths'] = [];
   const put = (layer: Layer, who: Who | undefined, d: string) => {
     if (d) paths.push({ layer, ...(who !== undefined && { who }), d });
@@ -155,27 +155,28 @@ function zoneOf(body: Body, part: number, frame: number, p: Vec3): number {
 /** Evens the light out within a part, so that it makes a few large shapes. */
 function soften(
   light: Float32Array,
-  zones: Int8Array,
   { whos, parts }: Flesh,
   { depth, sphere }: DepthPicture,
   { width, height }: Frame,
 ): void {
   const pieces = Int16Array.from(sphere, (s) => (s < 0 ? -1 : whos[s]! * 16 + parts[s]!));
-  for (let pass = 0; pass < 2; pass++) {
+  const around = [-width - 1, -width, -width + 1, -1, 0, 1, width - 1, width, width + 1];
+  for (let pass = 0; pass < 3; pass++) {
     const before = light.slice();
-    for (let y = 2; y < height - 2; y++)
-      for (let x = 2; x < width - 2; x++) {
+    for (let y = 1; y < height - 1; y++)
+      for (let x = 1; x < width - 1; x++) {
         const i = y * width + x;
-        if (zones[i] === NOTHING) continue;
+        const piece = pieces[i]!;
+        if (piece < 0) continue;
+        const near = depth[i]!;
         let sum = 0;
         let count = 0;
-        for (let dy = -2; dy <= 2; dy++)
-          for (let dx = -2; dx <= 2; dx++) {
-            const j = i + dy * width + dx;
-            if (pieces[j] !== pieces[i] || Math.abs(depth[j]! - depth[i]!) >= 0.04) continue;
-            sum += before[j]!;
-            count++;
-          }
+        for (let k = 0; k < 9; k++) {
+          const j = i + around[k]!;
+          if (pieces[j] !== piece || Math.abs(depth[j]! - near) >= 0.04) continue;
+          sum += before[j]!;
+          count++;
+        }
         light[i] = sum / count;
       }
   }

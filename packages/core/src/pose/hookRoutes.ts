@@ -14,18 +14,20 @@ export type Route = (typeof ROUTES)[number];
 /** A leg that has gone round another has swept so far about it, degrees. */
 const WOUND = 150;
 
-/** Which way a hooking foot of bottom's goes: round the outside of top's facing leg, inside between the legs, or behind. */
-export function routeOf({ by, hold, position }: HoldPart, side: LeftRight): Route {
+/** Which way a hooking foot of bottom's goes: round the outside of top's facing leg, inside between the legs, or behind; undefined where nothing says so. */
+export function routeOf({ by, hold, position }: HoldPart, side: LeftRight): Route | undefined {
   const hint = position.pose?.routes?.[hold.contacts[0]!];
   if (hint) return hint;
   if (by === TOP || hold.target.of === 'own') return 'behind';
   const { part, side: on } = hold.target;
-  if (part === 'hip') return 'outside';
+  const stance = signOf(position.signs, 'top.stance');
+  const onFeet = stance === 'standing' || stance === 'squatting';
+  // Only a leg that top stands on can be gone round to its hip.
+  if (part === 'hip') return onFeet ? 'outside' : undefined;
   if (part !== 'thigh') return 'behind';
   // Facing one another, the own left is on the side of top's right.
   const facing = on === otherSide(side);
-  const stance = signOf(position.signs, 'top.stance');
-  if (!facing || (stance !== 'standing' && stance !== 'squatting')) return 'inside';
+  if (!facing || !onFeet) return 'inside';
   const heldLow = position.holds.some(
     (other) =>
       isLow(other, otherSide(side)) &&

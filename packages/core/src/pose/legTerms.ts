@@ -3,8 +3,9 @@ import { crookError, crookOf } from './crook.ts';
 import { distanceTo, type HoldPart, markAt, pointOf, toPlace } from './holdPart.ts';
 import { addBehind, addInside, addOutside, routeOf, windingMissing } from './hookRoutes.ts';
 import { nearestOn } from './landmarks.ts';
+import { BOTTOM } from './normalEquations.ts';
 import { align, beyond, face, meet, SIGMA, straddle, type Tip, touch } from './residuals.ts';
-import { FRAME, LEG, type LeftRight, otherSide, signOfSide } from './skeleton.ts';
+import { FRAME, LEG, type LeftRight, otherSide, SIDES, signOfSide } from './skeleton.ts';
 import { length, mix, sub, type Vec3 } from './vec3.ts';
 
 const INSTEP_RADIUS = 0.018;
@@ -56,7 +57,7 @@ export function footTerms(part: HoldPart, side: LeftRight): void {
     part.windings.push(() => windingMissing(part.bodies, side));
     part.terms.push((eq) => addOutside(eq, part, side));
   } else if (route === 'inside') part.terms.push((eq) => addInside(eq, part, side, instep));
-  else part.terms.push((eq) => addBehind(eq, part, instep));
+  else if (route === 'behind') part.terms.push((eq) => addBehind(eq, part, instep));
 }
 
 /** A leg: its shin against the place, a knee on either side of it, or its crook round it. */
@@ -74,7 +75,7 @@ export function legTerms(part: HoldPart, side: LeftRight): void {
   }
   if (hold.action === 'shield' || hold.action === 'frame') {
     const tip = shin(0.38);
-    toPlace(part, tip, SHANK_RADIUS * h, SIGMA.place * 1.5);
+    toPlace(part, tip, SHANK_RADIUS * h, SIGMA.place * (footIsBusy(part, side) ? BUSY : 1.5));
     const normal = mark.normal ?? ([0, 1, 0] as Vec3);
     part.terms.push((eq) => {
       align(eq, { ...tip, at: [0, 1, 0] }, { who, frame: mark.frame, at: normal }, -0.7, SIGMA.turn);
@@ -94,7 +95,7 @@ export function legTerms(part: HoldPart, side: LeftRight): void {
     roundTrunk(part, side);
     return;
   }
-  part.terms.push(crookOf(part, 'leg', side));
+  part.terms.push(crookOf(part, 'leg', side, footIsBusy(part, side) ? 3 : 1));
   if (hold.target.part === 'neck') part.terms.push((eq) => addRoundNeck(eq, part, side));
   if (hold.target.part === 'shoulder')
     part.terms.push((eq) => {
@@ -108,7 +109,17 @@ export function legTerms(part: HoldPart, side: LeftRight): void {
   markAt(part, { who: by, frame: shank, at: [0, 0, 0] });
 }
 
-/** A knee on either side of what is pinched. */
+/** A leg whose foot holds something else does not do this one to the centimetre: σ is so many times that of a place. */
+const BUSY = 6;
+const NEAR_ENOUGH = 0.12;
+
+/** Whether the foot of a leg has a hold of its own: one pose of that leg serves both. */
+function footIsBusy({ position, by, hold }: HoldPart, side: LeftRight): boolean {
+  const own = by === BOTTOM ? position.holds : position.topHolds;
+  return own.some((other) => other.id !== hold.id && other.contacts.includes(`foot${side}`));
+}
+
+/** A knee on either side of what is pinched; where a foot is busy with something else, only about there. */
 function pinchTerms(part: HoldPart): void {
   const { by, body, place } = part;
   const knee = (side: LeftRight): Tip => ({
@@ -117,10 +128,19 @@ function pinchTerms(part: HoldPart): void {
     at: [0, 0, -body.lengths.thigh * 0.92],
   });
   const apart = 2 * (place.mark.radius + KNEE_RADIUS * body.lengths.stature);
-  part.terms.push((eq) => straddle(eq, knee('L'), knee('R'), place, apart, SIGMA.place * 2));
   const middle = () => mix(pointOf(part.bodies, knee('L')), pointOf(part.bodies, knee('R')), 0.5);
-  part.errors.push(() => length(sub(middle(), nearestOn(part.held, place.mark, middle()))));
+  const off = () => length(sub(middle(), nearestOn(part.held, place.mark, middle())));
   markAt(part, knee('L'));
+  if (footIsBusy(part, 'L') || footIsBusy(part, 'R')) {
+    part.terms.push((eq) => {
+      for (const side of SIDES)
+        touch(eq, knee(side), place, KNEE_RADIUS * body.lengths.stature, SIGMA.place * BUSY, 3);
+    });
+    part.errors.push(() => Math.max(0, off() - NEAR_ENOUGH));
+    return;
+  }
+  part.terms.push((eq) => straddle(eq, knee('L'), knee('R'), place, apart, SIGMA.place * 2));
+  part.errors.push(off);
 }
 
 /** A leg round the trunk: the thigh at the flank, the ankle behind the back. */
@@ -134,9 +154,12 @@ function roundTrunk(part: HoldPart, side: LeftRight): void {
   const behind = signOf(position.signs, 'top.facing') === 'away';
   const flank = behind ? signOfSide(side) : -signOfSide(side);
   const radius = 0.035 * h;
-  const middle: Tip = { who: by, frame: thigh, at: [0, 0, -l.thigh * 0.6] };
+  const middle: Tip = { who: by, frame: thigh, at: [0, 0, -l.thigh * 0.72] };
   const ankle: Tip = { who: by, frame: shank, at: [0, 0, -l.shank * 0.9] };
-  const beside: Tip = { who, frame: mark.frame, at: [flank * (0.08 * h + radius), 0.02 * h, -0.06 * h] };
+  const high = mark.kind !== 'trunk';
+  const beside: Tip = high
+    ? { who, frame: mark.frame, at: [flank * (0.08 * h + radius), 0.02 * h, -0.06 * h] }
+    : { who, frame: FRAME.pelvis, at: [flank * (0.075 * h + radius), 0.015 * h, 0.045 * h] };
   const back: Tip = { who, frame: FRAME.pelvis, at: [-flank * 0.01 * h, -0.095 * h, 0.03 * h] };
   part.terms.push((eq) => {
     meet(eq, middle, beside, SIGMA.place * 3);

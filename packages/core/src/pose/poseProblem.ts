@@ -68,6 +68,7 @@ export function poseProblem(position: Posed, builds: readonly [PoseBuild, PoseBu
   if (hints?.topYaw !== undefined) presets[TOP].yaw = 180 + hints.topYaw;
   const holds = posedHolds(position).map(({ hold, by }) => holdTerms(bodies, position, hold, by));
   bendWorkingLimbs(presets, holds);
+  sitInto(presets[TOP], signs, holds);
   const busy: [Set<Limb>, Set<Limb>] = [new Set(), new Set()];
   for (const { by, limbs } of holds) for (const limb of limbs) busy[by].add(limb);
   const sigmas = angleSigmas(signs, holds, busy);
@@ -153,6 +154,26 @@ function bendWorkingLimbs(presets: readonly [Preset, Preset], holds: readonly Ho
         angles[LEG[side].angle + 3] = radians(on === by ? 105 : 100);
     }
 }
+
+/** Between legs that are closed round the trunk a kneeling top sits back towards the heels. */
+function sitInto(top: Preset, signs: Signs, holds: readonly HoldTerms[]): void {
+  const closed = holds.some(
+    ({ by, hold }) =>
+      by === BOTTOM &&
+      hold.action === 'clamp' &&
+      hold.contacts.some((contact) => contact.startsWith('leg')) &&
+      hold.target.part === 'waist',
+  );
+  if (!closed || signOf(signs, 'top.stance') !== 'kneeling') return;
+  const sat = signOf(signs, 'top.posture') === 'upright' ? SAT.upright : SAT.bent;
+  for (const side of SIDES) {
+    const { angle } = LEG[side];
+    top.angles[angle] = Math.max(top.angles[angle]!, radians(sat - top.pitch));
+    top.angles[angle + 3] = Math.max(top.angles[angle + 3]!, radians(90 + sat));
+  }
+}
+/** So far the thighs of who sits back are from upright, degrees. */
+const SAT = { upright: 40, bent: 22 } as const;
 
 /** How freely each joint angle may leave its preset, radians: limbs that work freely, those that are held less, others least. */
 function angleSigmas(signs: Signs, holds: readonly HoldTerms[], busy: readonly [Set<Limb>, Set<Limb>]) {

@@ -2,10 +2,12 @@ import { mirror } from '../body/mirror.ts';
 import { seedOf } from '../game/seeded.ts';
 import type { PoseRecord } from '../model/poseRecord.ts';
 import type { Position } from '../model/position.ts';
+import { Body } from './body.ts';
 import { chooseView } from './chooseView.ts';
+import { addOverlaps, belowMat } from './collisions.ts';
 import { type DrawnBodies, type DrawOptions, drawBodies } from './drawBodies.ts';
 import { mirrorPoint, mirrorPose } from './mirrorPose.ts';
-import { BOTTOM, TOP } from './normalEquations.ts';
+import { BOTTOM, type Pair, TOP } from './normalEquations.ts';
 import { type PairState, POSE_VERSION, type PoseRequest, poseBodies } from './poseBodies.ts';
 import { posedHolds } from './poseProblem.ts';
 import { poseScene } from './poseScene.ts';
@@ -117,4 +119,17 @@ export function drawPose(
   const scene = sceneOf(position, record, builds);
   const view = wanted ?? position.pose?.view ?? chooseView(scene);
   return { ...drawBodies(scene, view, options), view, uncertain: record.energy > UNCERTAIN };
+}
+
+/** How deep a kept pose sinks into the mat and into itself, metres. */
+export function poseMeasures(
+  record: PoseRecord,
+  builds: Builds = AVERAGE,
+): { sunk: number; overlap: number } {
+  const bodies: Pair = [new Body(builds[BOTTOM]), new Body(builds[TOP])];
+  for (const [who, state] of stateOf(record).entries()) bodies[who]!.load(state);
+  return {
+    sunk: Math.max(0, belowMat(bodies)),
+    overlap: addOverlaps(bodies, { between: 1, within: 1 }, 1),
+  };
 }

@@ -1,0 +1,99 @@
+import { readFileSync } from 'node:fs';
+import {
+  drawPose,
+  mirror,
+  PoseRecordSchema,
+  type Position,
+  parseMapFile,
+  poseKey,
+  poseMeasures,
+  solvePose,
+} from '@aftersquall/core';
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { readDemo } from './readDemo.ts';
+
+const here = (file: string) => readFileSync(new URL(file, import.meta.url), 'utf8');
+const read = (file: string) => z.record(z.string(), PoseRecordSchema).parse(JSON.parse(here(file)));
+const poses = read('poses.json');
+const { positions } = readDemo();
+const recordOf = (position: Position) => poses[poseKey(position)]!;
+
+describe('the poses that ship', () => {
+  it('are those of every position of the demo and of the small club, none missing and none left over', () => {
+    expect(Object.keys(poses).sort()).toEqual([...new Set(positions.map((one) => poseKey(one)))].sort());
+    const club = parseMapFile(here('../testing/club/kelpwick.map.json'));
+    expect(Object.keys(read('../testing/club/poses.json')).sort()).toEqual(
+      [...new Set(club.positions.map((one) => poseKey(one)))].sort(),
+    );
+  });
+
+  it('are what the solver finds, to the last digit', () => {
+    for (const position of positions.filter((_, i) => i % 37 === 5))
+      expect(solvePose(position)).toEqual(recordOf(position));
+  });
+
+  it('sink into the mat and into one another no more than flesh gives', () => {
+    const deepest = { sunk: 0, overlap: 0 };
+    for (const position of positions) {
+      const { sunk, overlap } = poseMeasures(recordOf(position));
+      deepest.sunk = Math.max(deepest.sunk, sunk);
+      deepest.overlap = Math.max(deepest.overlap, overlap);
+    }
+    expect(deepest.sunk).toBeLessThan(0.02);
+    expect(deepest.overlap).toBeLessThan(0.06);
+  });
+
+  it('hold what is held: nearly all of it within a centimetre', () => {
+    const off = positions.flatMap((position) => recordOf(position).holds.map(({ distance }) => distance));
+    const within = (metres: number) => off.filter((distance) => distance <= metres).length / off.length;
+    expect(within(0.01)).toBeGreaterThan(0.82);
+    expect(within(0.02)).toBeGreaterThan(0.91);
+  });
+
+  it('are certain for most positions; the rest say that they are not', () => {
+    const uncertain = positions.filter((position) => recordOf(position).energy > 40);
+    for (const position of uncertain) expect(drawPose(position, recordOf(position)).uncertain).toBe(true);
+    expect(uncertain.length / positions.length).toBeLessThan(0.25);
+  });
+});
+
+describe('a picture of a position', () => {
+  const position = positions.find(({ id }) => id === 'collar-sleeve-kneeling')!;
+  const record = recordOf(position);
+
+  it('shows both players and every hold inside of its frame, the same each time', () => {
+    const picture = drawPose(position, record, { width: 200, height: 150 });
+    expect(drawPose(position, record, { width: 200, height: 150 })).toEqual(picture);
+    for (const who of [0, 1])
+      for (const layer of ['body', 'skin', 'hair', 'belt', 'line'])
+        expect(picture.paths.some((path) => path.who === who && path.layer === layer)).toBe(true);
+    expect(picture.contacts.map(({ id }) => id).sort()).toEqual(position.holds.map(({ id }) => id).sort());
+    for (const { x, y } of picture.contacts) {
+      expect(x).toBeGreaterThan(0);
+      expect(x).toBeLessThan(200);
+      expect(y).toBeGreaterThan(0);
+      expect(y).toBeLessThan(150);
+    }
+  });
+
+  it('of the other side is the same pose reflected, from the reflected view', () => {
+    const other = mirror('position', position);
+    expect(poseKey(other)).toBe(poseKey(position));
+    const picture = drawPose(position, record);
+    const { azimuth, elevation } = picture.view;
+    const turned = drawPose(other, record, { view: { azimuth: -azimuth, elevation } });
+    for (const [i, { x, y, hidden }] of picture.contacts.entries()) {
+      expect(turned.contacts[i]!.x).toBeCloseTo(picture.width - x, 1);
+      expect(turned.contacts[i]!.y).toBeCloseTo(y, 1);
+      expect(turned.contacts[i]!.hidden).toBe(hidden);
+    }
+  });
+
+  it('hangs on holds, signs and hints alone', () => {
+    expect(poseKey({ ...position, name: 'Other', looks: [], note: 'x' } as Position)).toBe(poseKey(position));
+    expect(poseKey({ ...position, holds: position.holds.slice(1) })).not.toBe(poseKey(position));
+    expect(poseKey({ ...position, pose: { ownYaw: 40 } })).not.toBe(poseKey(position));
+    expect(poseKey({ ...position, pose: { view: { azimuth: 30, elevation: 20 } } })).toBe(poseKey(position));
+  });
+});
