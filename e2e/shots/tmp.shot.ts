@@ -1,4 +1,5 @@
 import { test } from '../app.ts';
+
 test('pics', async ({ page, shipped }) => {
   page.on('pageerror', (e) => console.log('E', e.stack?.slice(0, 900)));
   page.on('console', (m) => m.type() === 'error' && console.log('C', m.text().slice(0, 300)));

@@ -50,7 +50,8 @@ export function poseKey(position: Pictured, builds: Builds = AVERAGE): string {
   return hex('') + hex('second');
 }
 
-const rounded = (value: number): number => Math.round(value * 1e5) / 1e5;
+// Adding nothing makes a plain zero of a negative one, which files do not tell apart.
+const rounded = (value: number): number => Math.round(value * 1e5) / 1e5 + 0;
 
 /** Solves a position on its canonical side. */
 export function solvePose(position: Pictured, request: PoseRequest = {}): PoseRecord {
