@@ -10,11 +10,16 @@ import {
   solvePose,
 } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
 import { readDemo } from './readDemo.ts';
 
 const here = (file: string) => readFileSync(new URL(file, import.meta.url), 'utf8');
-const read = (file: string) => z.record(z.string(), PoseRecordSchema).parse(JSON.parse(here(file)));
+const read = (file: string) =>
+  Object.fromEntries(
+    Object.entries(JSON.parse(here(file)) as object).map(([key, record]) => [
+      key,
+      PoseRecordSchema.parse(record),
+    ]),
+  );
 const poses = read('poses.json');
 const { positions } = readDemo();
 const recordOf = (position: Position) => poses[poseKey(position)]!;

@@ -63,7 +63,7 @@ export function toPlace(part: HoldPart, tip: Tip, gap: number, sigma: number): v
 }
 
 /** The point over a spot's surface where something of a radius lies; undefined where there is no single one. */
-export const spotAt = ({ kind, a, normal }: Landmark, gap: number): Vec3 | undefined =>
+const spotAt = ({ kind, a, normal }: Landmark, gap: number): Vec3 | undefined =>
   kind === 'spot' && normal ? addScaled(a, normal, gap) : undefined;
 
 export const pointOf = (bodies: Pair, { who, frame, at }: Tip): Vec3 => bodies[who].point(frame, at);

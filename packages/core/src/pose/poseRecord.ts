@@ -16,7 +16,7 @@ import type { Rotation, Vec3 } from './vec3.ts';
 import type { View } from './view.ts';
 
 /** A picture whose pose asks more than this of the bodies is uncertain. */
-export const UNCERTAIN = 40;
+const UNCERTAIN = 40;
 
 type Pictured = Pick<Position, 'id' | 'holds' | 'topHolds' | 'signs' | 'pose'>;
 type Builds = readonly [PoseBuild, PoseBuild];
@@ -32,7 +32,7 @@ function asked({ holds, topHolds, signs, pose }: Pictured, builds: Builds): stri
 }
 
 /** A position on the side that is solved: of it and its mirror image the one whose text comes first. */
-export function canonicalSide(position: Pictured, builds: Builds = AVERAGE) {
+function canonicalSide(position: Pictured, builds: Builds = AVERAGE) {
   const other = mirror('position', position as Position);
   const [plain, mirrored] = [asked(position, builds), asked(other, builds)];
   return mirrored < plain
@@ -78,7 +78,7 @@ export function solvePose(position: Pictured, request: PoseRequest = {}): PoseRe
 }
 
 /** A kept pose as the state of two bodies, on the side it was solved. */
-export const stateOf = ({ bottom, top }: PoseRecord): PairState => {
+const stateOf = ({ bottom, top }: PoseRecord): PairState => {
   const body = ({ place, turn, angles }: PoseRecord['top']) => ({
     place: place as Vec3,
     turn: turn as unknown as Rotation,
@@ -88,7 +88,7 @@ export const stateOf = ({ bottom, top }: PoseRecord): PairState => {
 };
 
 /** The scene of a kept pose on the side that the position is on. */
-export function sceneOf(position: Pictured, record: PoseRecord, builds: Builds = AVERAGE) {
+function sceneOf(position: Pictured, record: PoseRecord, builds: Builds = AVERAGE) {
   const { mirrored } = canonicalSide(position, builds);
   const state = stateOf(record);
   const points = posedHolds(position).map(({ hold, by }, i) => {

@@ -7,7 +7,7 @@ import { ARM, AVERAGE_BUILD, LEG, type LeftRight, type PoseBuild } from './skele
 import type { Vec3 } from './vec3.ts';
 
 /** A hold as it can be pointed at. */
-export interface PoseContact {
+interface PoseContact {
   id: string;
   by: Who;
   at: Vec3;

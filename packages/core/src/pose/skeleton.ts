@@ -39,7 +39,7 @@ export const SPINE = 6;
 export const NECK = 9;
 
 /** Lengths as shares of stature (common anthropometric tables; the hand to the knuckles' end). */
-export const SHARE = {
+const SHARE = {
   foot: 0.152,
   shank: 0.246,
   thigh: 0.245,
@@ -90,7 +90,7 @@ function limits(): [number, number][] {
 }
 
 /** A joint turns by `gain` × an unknown about an axis of its frame: 0 = x, 1 = y, 2 = z, times `sign`. */
-export interface Joint {
+interface Joint {
   unknown: number;
   axis: 0 | 1 | 2;
   sign: number;

@@ -96,7 +96,7 @@ export function linesBetween(
 }
 
 /** A line with each point drawn towards its neighbours, some times over. */
-export function smooth(line: readonly Point[], closed: boolean, times: number): readonly Point[] {
+function smooth(line: readonly Point[], closed: boolean, times: number): readonly Point[] {
   let points = line;
   for (let k = 0; k < times; k++) {
     const before = points;

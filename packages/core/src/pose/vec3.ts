@@ -1,7 +1,6 @@
 /** A point or a direction: x to the right, y forward, z up; metres where it is a point. */
 export type Vec3 = readonly [number, number, number];
 
-export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const sub = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scale = (a: Vec3, k: number): Vec3 => [a[0] * k, a[1] * k, a[2] * k];
 /** a + k·b. */

@@ -1,9 +1,9 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { type PoseRecord, parseMapFile, poseKey, solvePose } from '@aftersquall/core';
 import stringify from 'json-stringify-pretty-compact';
-import { readDemo } from '../demo/readDemo.ts';
+import { readDemo } from './readDemo.ts';
 
-/** Solves the poses of the shipped maps, so that nobody waits for them. `npx tsx scripts/poses.mts` */
+/** Solves the poses of the shipped maps, so that nobody waits for them. `npx tsx demo/makePoses.ts` */
 const here = (file: string) => new URL(`../${file}`, import.meta.url);
 const maps = {
   demo: readDemo(),
