@@ -86,3 +86,21 @@ test('a position nobody has seen yet is solved on the spot and kept for the othe
     })
     .toEqual([key]);
 });
+
+test('an answer is run from where it begins to where it leads', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/map/kelpwick?sel=exchange.join-two--posture-up`);
+  const movement = page.getByRole('figure', { name: 'From here to there' });
+  const body = movement.locator('svg[role=img] path').nth(1);
+  await expect(body).toBeAttached();
+  const shape = () => body.getAttribute('d');
+  const first = (await shape())!;
+  await movement.getByRole('slider', { name: 'How far the movement is' }).fill('12');
+  await expect.poll(shape).not.toBe(first);
+  const last = (await shape())!;
+  await movement.getByRole('button', { name: 'Run the movement' }).click();
+  await expect.poll(shape).toBe(first);
+  await expect.poll(shape).not.toBe(first);
+  await movement.getByRole('button', { name: 'Stop the movement' }).click();
+  await movement.getByRole('slider', { name: 'How far the movement is' }).fill('12');
+  await expect.poll(shape).toBe(last);
+});

@@ -225,6 +225,7 @@ export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs, signOf } f
 export { type DrawnBodies, LAYERS, type Layer } from './pose/drawBodies.ts';
 export { POSE_VERSION } from './pose/poseBodies.ts';
 export {
+  drawBetween,
   drawPose,
   type PosePicture,
   poseKey,

@@ -74,12 +74,13 @@ interface DrawingProps {
   picture: PosePicture;
   words: string;
   /** Contacts shown; all where nothing is said. */
-  shown: readonly string[] | undefined;
-  pointed: string | undefined;
-  onPoint: ((hold: string | undefined) => void) | undefined;
+  shown?: readonly string[] | undefined;
+  pointed?: string | undefined;
+  onPoint?: ((hold: string | undefined) => void) | undefined;
 }
 
-function Drawing({ picture, words, shown, pointed, onPoint }: DrawingProps) {
+/** A picture as SVG. */
+export function Drawing({ picture, words, shown, pointed, onPoint }: DrawingProps) {
   const { width, height, paths, contacts, uncertain } = picture;
   return (
     <svg

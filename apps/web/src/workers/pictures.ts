@@ -12,9 +12,7 @@ export type PictureKind = keyof typeof PICTURE;
 
 interface Asked {
   name: string;
-  position: Position;
-  kind: PictureKind;
-  view: View | undefined;
+  work: (worker: Remote<Poser>) => Promise<void>;
 }
 
 /** Pictures of this screen, those that are being waited for, and those that wait to be drawn: what was asked last comes first. */
@@ -39,12 +37,9 @@ async function drawNext(): Promise<void> {
   if (waiting.length === 0) return;
   const worker = takeWorker();
   if (!worker) return;
-  const { name, position, kind, view } = waiting.pop()!;
+  const { work } = waiting.pop()!;
   try {
-    // A turned picture is looked at once: only those of the usual view are kept.
-    const picture = await worker.picture(position, PICTURE[kind], view, view ? undefined : name);
-    drawn.set(name, picture);
-    for (const tell of listeners.get(name) ?? []) tell(picture);
+    await work(worker);
   } catch {
     // What cannot be drawn keeps its glyph.
   } finally {
@@ -88,7 +83,13 @@ export function usePicture(position: Position, { kind, view, off = false }: Want
     const own = listeners.get(name) ?? new Set();
     listeners.set(name, own.add(setPicture));
     if (own.size === 1) {
-      waiting.push({ name, position, kind, view });
+      const work = async (worker: Remote<Poser>) => {
+        // A turned picture is looked at once: only those of the usual view are kept.
+        const made = await worker.picture(position, PICTURE[kind], view, view ? undefined : name);
+        drawn.set(name, made);
+        for (const tell of listeners.get(name) ?? []) tell(made);
+      };
+      waiting.push({ name, work });
       void drawNext();
     }
     return () => {
@@ -101,4 +102,26 @@ export function usePicture(position: Position, { kind, view, off = false }: Want
     // The name says all that the picture hangs on.
   }, [name, off]);
   return drawn.get(name) ?? picture;
+}
+
+/** Pictures of a movement from one position to another, once they are drawn. */
+export function useMovement(from: Position, to: Position, count: number): PosePicture[] | undefined {
+  const name = `${nameOf(from, 'small', undefined)} → ${nameOf(to, 'small', undefined)} ${count}`;
+  const [made, setMade] = useState<{ name: string; pictures: PosePicture[] }>();
+  useEffect(() => {
+    let wanted = true;
+    const work = async (worker: Remote<Poser>) => {
+      if (!wanted) return;
+      const pictures = await worker.movement(from, to, count, PICTURE.small);
+      if (wanted) setMade({ name, pictures });
+    };
+    // It waits behind the pictures that are asked for.
+    waiting.unshift({ name, work });
+    void drawNext();
+    return () => {
+      wanted = false;
+    };
+    // The name says all that they hang on.
+  }, [name]);
+  return made?.name === name ? made.pictures : undefined;
 }

@@ -1,6 +1,7 @@
 import '../jitless.ts';
 import {
   addressOf,
+  drawBetween,
   drawPose,
   type PosePicture,
   type PoseRecord,
@@ -77,6 +78,12 @@ const poser = {
     const picture = drawPose(position, await recordOf(position), { ...size, view });
     if (name) await database?.put('pictures', picture, name);
     return picture;
+  },
+
+  /** A movement between two positions as pictures that follow one another. */
+  async movement(from: Position, to: Position, count: number, size: PictureSize): Promise<PosePicture[]> {
+    const [start, end] = await Promise.all([recordOf(from), recordOf(to)]);
+    return drawBetween({ position: from, record: start }, { position: to, record: end }, count, size);
   },
 };
 export type Poser = typeof poser;

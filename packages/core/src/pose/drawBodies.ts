@@ -33,6 +33,8 @@ export interface DrawnBodies {
 export interface DrawOptions {
   width?: number;
   height?: number;
+  /** All that is to have room in the picture, where that is more than the pair: pictures that follow one another. */
+  room?: Flesh | undefined;
 }
 
 /** The picture is traced on so many pixels for each of its own. */
@@ -58,7 +60,7 @@ export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = 
   const axes = axesOf(view);
   const flesh = fleshOf(bodies, fists, 1.2);
   const [w, h] = [Math.round(width * FINE), Math.round(height * FINE)];
-  const fitted = frameFor(flesh, axes, w, h - BELOW * FINE, MARGIN * FINE);
+  const fitted = frameFor(options.room ?? flesh, axes, w, h - BELOW * FINE, MARGIN * FINE);
   const frame: Frame = { ...fitted, height: h };
   const picture = splat(flesh, axes, frame);
   const { zones, light } = shadeOf(bodies, flesh, axes, frame, picture);

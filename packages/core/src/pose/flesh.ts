@@ -28,6 +28,20 @@ export interface Flesh {
   frames: Uint8Array;
 }
 
+/** Several pairs as one, to find room for all of them. */
+export function allOf(fleshes: readonly Flesh[]): Flesh {
+  const all = (pick: (flesh: Flesh) => ArrayLike<number>) =>
+    fleshes.flatMap((flesh) => Array.from(pick(flesh)));
+  return {
+    count: fleshes.reduce((sum, { count }) => sum + count, 0),
+    centres: Float64Array.from(all(({ centres }) => centres)),
+    radii: Float64Array.from(all(({ radii }) => radii)),
+    whos: Uint8Array.from(all(({ whos }) => whos)),
+    parts: Uint8Array.from(all(({ parts }) => parts)),
+    frames: Uint8Array.from(all(({ frames }) => frames)),
+  };
+}
+
 /** One knot of a tube: a frame, a point of it, a radius as a share of stature. */
 type Knot = readonly [frame: number, at: Vec3, radius: number];
 

@@ -2,10 +2,12 @@ import { mirror } from '../body/mirror.ts';
 import { seedOf } from '../game/seeded.ts';
 import type { PoseRecord } from '../model/poseRecord.ts';
 import type { Position } from '../model/position.ts';
+import { betweenPoses } from './betweenPoses.ts';
 import { Body } from './body.ts';
 import { chooseView } from './chooseView.ts';
 import { addOverlaps, belowMat } from './collisions.ts';
 import { type DrawnBodies, type DrawOptions, drawBodies } from './drawBodies.ts';
+import { allOf, fleshOf } from './flesh.ts';
 import { mirrorPoint, mirrorPose } from './mirrorPose.ts';
 import { BOTTOM, type Pair, TOP } from './normalEquations.ts';
 import { type PairState, POSE_VERSION, type PoseRequest, poseBodies } from './poseBodies.ts';
@@ -133,4 +135,34 @@ export function poseMeasures(
     sunk: Math.max(0, belowMat(bodies)),
     overlap: addOverlaps(bodies, { between: 1, within: 1 }, 1),
   };
+}
+
+/** What a movement from one position to another begins and ends with. */
+export interface PoseEnd {
+  position: Pictured;
+  record: PoseRecord;
+}
+
+/**
+ * A movement between two positions as pictures that follow one another, seen from one place, in one frame.
+ * @param count of pictures, both ends included; at least 2
+ */
+export function drawBetween(
+  from: PoseEnd,
+  to: PoseEnd,
+  count: number,
+  options: DrawOptions = {},
+): PosePicture[] {
+  const first = sceneOf(from.position, from.record);
+  const view = from.position.pose?.view ?? chooseView(first);
+  const [start, end] = [from, to].map(({ position, record }) => {
+    const { mirrored } = canonicalSide(position);
+    return mirrored ? mirrorPose(stateOf(record)) : stateOf(record);
+  }) as [PairState, PairState];
+  const scenes = Array.from({ length: count }, (_, i) =>
+    poseScene(from.position, betweenPoses(start, end, i / (count - 1)), []),
+  );
+  const room = allOf(scenes.map(({ bodies, fists }) => fleshOf(bodies, fists, 0.4)));
+  const uncertain = Math.max(from.record.energy, to.record.energy) > UNCERTAIN;
+  return scenes.map((scene) => ({ ...drawBodies(scene, view, { ...options, room }), view, uncertain }));
 }

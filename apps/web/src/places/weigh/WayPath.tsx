@@ -24,7 +24,7 @@ export function WayPath({ map, way, onPick }: Props) {
               onClick={() => onPick(position.id)}
               title={position.holds.map((hold) => holdWords(hold, context)).join(', ')}
             >
-              <PositionPicture position={position} width={120} />
+              <PositionPicture position={position} width={108} />
               <b>{position.name}</b>
             </button>
             <p>

@@ -2,9 +2,11 @@ import {
   type Exchange,
   exchangeSeconds,
   indexMap,
+  isOutcome,
   type Landing,
   reactionKey,
   reactionWords,
+  sided,
 } from '@aftersquall/core';
 import {
   landingChoices,
@@ -15,6 +17,7 @@ import {
 } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { MovementPicture } from '../../../components/MovementPicture.tsx';
 import { HoldScoreView } from '../../../components/score/HoldScoreView.tsx';
 import { useAppSelector } from '../../../store/store.ts';
 import styles from './sheet.module.scss';
@@ -36,6 +39,9 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
   const move = index.move.get(exchange.move)!;
   const reaction = exchange.reaction === 'none' ? undefined : index.reaction.get(exchange.reaction.id);
   const words = exchange.reaction === 'none' ? undefined : reactionWords(map, move, exchange.reaction);
+  const here = index.position.get(move.position)!;
+  const landed = isOutcome(exchange.to) ? undefined : index.position.get(exchange.to.position);
+  const there = landed && sided('position', landed, !isOutcome(exchange.to) && exchange.to.mirrored);
   const saveChance = (text: string) => {
     const percent = readNumber(text.replace('%', ''));
     if (percent === undefined || !(percent >= 0 && percent <= 100)) return 'Give a chance from 0 to 100 %.';
@@ -48,6 +54,7 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
           {move.name}
         </button>
       </h2>
+      {there && <MovementPicture from={here} to={there} seconds={exchangeSeconds(move, exchange)} />}
       <div className={`${styles.fields} mt-2`}>
         <SelectField
           label="Met by"

@@ -1,0 +1,63 @@
+import { type Position, pictureWords } from '@aftersquall/core';
+import { Pause, Play } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useMovement } from '../workers/pictures.ts';
+import { Drawing } from './PositionPicture.tsx';
+import styles from './positionPicture.module.scss';
+
+interface Props {
+  from: Position;
+  to: Position;
+  /** How long it takes at drill pace. */
+  seconds: number;
+}
+
+const FRAMES = 13;
+
+/** From one position to another: scrubbed, or run at drill pace. */
+export function MovementPicture({ from, to, seconds }: Props) {
+  const pictures = useMovement(from, to, FRAMES);
+  const [at, setAt] = useState(0);
+  const [running, setRunning] = useState(false);
+  useEffect(() => {
+    if (!running) return;
+    const timer = setInterval(() => setAt((now) => Math.min(FRAMES - 1, now + 1)), (seconds * 1000) / FRAMES);
+    return () => clearInterval(timer);
+  }, [running, seconds]);
+  useEffect(() => {
+    if (at === FRAMES - 1) setRunning(false);
+  }, [at]);
+  const picture = pictures?.[at];
+  return (
+    <figure className={styles.movement} aria-label="From here to there">
+      {picture ? (
+        <Drawing picture={picture} words={at * 2 < FRAMES ? pictureWords(from) : pictureWords(to)} />
+      ) : (
+        <span className="soft">…</span>
+      )}
+      <figcaption>
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          aria-label={running ? 'Stop the movement' : 'Run the movement'}
+          disabled={!pictures}
+          onClick={() => {
+            if (!running && at === FRAMES - 1) setAt(0);
+            setRunning(!running);
+          }}
+        >
+          {running ? <Pause size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+        </button>
+        <input
+          type="range"
+          className="form-range"
+          aria-label="How far the movement is"
+          min={0}
+          max={FRAMES - 1}
+          value={at}
+          onChange={({ target }) => setAt(Number(target.value))}
+        />
+      </figcaption>
+    </figure>
+  );
+}
