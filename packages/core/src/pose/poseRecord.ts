@@ -138,7 +138,7 @@ export function poseMeasures(
 }
 
 /** What a movement from one position to another begins and ends with. */
-export interface PoseEnd {
+interface PoseEnd {
   position: Pictured;
   record: PoseRecord;
 }

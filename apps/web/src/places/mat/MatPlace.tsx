@@ -16,6 +16,7 @@ import { Hazards } from '../../components/Hazards.tsx';
 import { useTheme } from '../../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../../store/api.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
+import { BlockPicture } from './BlockPicture.tsx';
 import styles from './mat.module.scss';
 import { type Run, useRun } from './useRun.ts';
 
@@ -125,6 +126,7 @@ function Now({ run, plan, segment, block }: { run: Run; plan: ClassPlan; segment
         </div>
       </div>
       <div className={styles.brief}>
+        <BlockPicture plan={plan} block={block} otherSide={segment.turn > 0 && segment.side !== 'first'} />
         <h1>{block.title}</h1>
         {drilled && (
           <>
