@@ -63,16 +63,17 @@ export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = 
   const fitted = frameFor(options.room ?? flesh, axes, w, h - BELOW * FINE, MARGIN * FINE);
   const frame: Frame = { ...fitted, height: h };
   const picture = splat(flesh, axes, frame);
-  const { zones, light } = shadeOf(bodies, flesh, axes, frame, picture);
-  soften(light, flesh, picture, frame);
+  const filled = filledPixels(picture);
+  const { zones, light } = shadeOf(bodies, flesh, axes, frame, picture, filled);
+  soften(light, flesh, picture, frame, filled);
   const paths: DrawnBodies['paths'] = [];
   const put = (layer: Layer, who: Who | undefined, d: string) => {
     if (d) paths.push({ layer, ...(who !== undefined && { who }), d });
   };
   const mask = (is: (i: number) => boolean) => {
     const set = new Uint8Array(w * h);
-    for (let i = 0; i < set.length; i++) if (zones[i] !== NOTHING && is(i)) set[i] = 1;
-    return maskPath(set, w, h, 1 / FINE);
+    for (const i of filled) if (is(i)) set[i] = 1;
+    return maskPath(set, w, h, 1 / FINE, filled);
   };
   put('shadow', undefined, maskPath(shadowOf(flesh, axes, frame), w, h, 1 / FINE));
   for (const who of [BOTTOM, TOP] as const)
@@ -99,7 +100,7 @@ export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = 
     mask((i) => light[i]! > BRIGHT),
   );
   for (const who of [BOTTOM, TOP] as const)
-    put('line', who, linesPath(foldsOf(who, zones, flesh, picture, frame), 1 / FINE));
+    put('line', who, linesPath(foldsOf(who, zones, flesh, picture, frame, filled), 1 / FINE));
   return {
     width,
     height,
@@ -112,26 +113,39 @@ export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = 
   };
 }
 
+/** The pixels in which anything is seen, in order. */
+function filledPixels({ sphere }: DepthPicture): Int32Array {
+  const filled = new Int32Array(sphere.length);
+  let count = 0;
+  for (let i = 0; i < sphere.length; i++) if (sphere[i]! >= 0) filled[count++] = i;
+  return filled.subarray(0, count);
+}
+
 const whoOf = (zone: number): number => (zone < ZONES ? BOTTOM : TOP);
 
 /** Of every pixel whose and which zone it is, and how much light it has. */
-function shadeOf(bodies: Pair, flesh: Flesh, axes: Axes, frame: Frame, { depth, sphere }: DepthPicture) {
+function shadeOf(
+  bodies: Pair,
+  flesh: Flesh,
+  axes: Axes,
+  frame: Frame,
+  { depth, sphere }: DepthPicture,
+  filled: Int32Array,
+) {
   const { width, height, left, top, scale } = frame;
   const zones = new Int8Array(width * height).fill(NOTHING);
   const light = new Float32Array(width * height);
   const from = unit(addScaled(addScaled(scaled(axes.towards, 0.55), axes.up, 0.75), axes.right, -0.45));
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      const s = sphere[i]!;
-      if (s < 0) continue;
-      const across = scaled(axes.right, left + (x + 0.5) / scale);
-      const p = addScaled(addScaled(across, axes.up, top - (y + 0.5) / scale), axes.towards, depth[i]!);
-      const normal = scaled(sub(p, centreOf(flesh, s)), 1 / flesh.radii[s]!);
-      light[i] = dot(normal, from);
-      const who = flesh.whos[s]!;
-      zones[i] = who * ZONES + zoneOf(bodies[who as Who], flesh.parts[s]!, flesh.frames[s]!, p);
-    }
+  for (const i of filled) {
+    const x = i % width;
+    const y = (i - x) / width;
+    const s = sphere[i]!;
+    const across = scaled(axes.right, left + (x + 0.5) / scale);
+    const p = addScaled(addScaled(across, axes.up, top - (y + 0.5) / scale), axes.towards, depth[i]!);
+    light[i] = dot(sub(p, centreOf(flesh, s)), from) / flesh.radii[s]!;
+    const who = flesh.whos[s]!;
+    zones[i] = who * ZONES + zoneOf(bodies[who as Who], flesh.parts[s]!, flesh.frames[s]!, p);
+  }
   return { zones, light };
 }
 
@@ -160,27 +174,27 @@ function soften(
   { whos, parts }: Flesh,
   { depth, sphere }: DepthPicture,
   { width, height }: Frame,
+  filled: Int32Array,
 ): void {
   const pieces = Int16Array.from(sphere, (s) => (s < 0 ? -1 : whos[s]! * 16 + parts[s]!));
   const around = [-width - 1, -width, -width + 1, -1, 0, 1, width - 1, width, width + 1];
   for (let pass = 0; pass < 3; pass++) {
     const before = light.slice();
-    for (let y = 1; y < height - 1; y++)
-      for (let x = 1; x < width - 1; x++) {
-        const i = y * width + x;
-        const piece = pieces[i]!;
-        if (piece < 0) continue;
-        const near = depth[i]!;
-        let sum = 0;
-        let count = 0;
-        for (let k = 0; k < 9; k++) {
-          const j = i + around[k]!;
-          if (pieces[j] !== piece || Math.abs(depth[j]! - near) >= 0.04) continue;
-          sum += before[j]!;
-          count++;
-        }
-        light[i] = sum / count;
+    for (const i of filled) {
+      const x = i % width;
+      if (x === 0 || x === width - 1 || i < width || i >= width * (height - 1)) continue;
+      const piece = pieces[i]!;
+      const near = depth[i]!;
+      let sum = 0;
+      let count = 0;
+      for (let k = 0; k < 9; k++) {
+        const j = i + around[k]!;
+        if (pieces[j] !== piece || Math.abs(depth[j]! - near) >= 0.04) continue;
+        sum += before[j]!;
+        count++;
       }
+      light[i] = sum / count;
+    }
   }
 }
 
@@ -209,13 +223,15 @@ function foldsOf(
   { parts }: Flesh,
   { depth, sphere }: DepthPicture,
   { width, height }: Frame,
+  filled: Int32Array,
 ) {
-  return linesBetween(width, height, (i, j) => {
+  const parted = (i: number, j: number) => {
     if (zones[i] === NOTHING || zones[j] === NOTHING) return false;
     const front = depth[i]! > depth[j]! ? i : j;
     if (whoOf(zones[front]!) !== who) return false;
     if (whoOf(zones[i]!) !== whoOf(zones[j]!)) return true;
     const jump = Math.abs(depth[i]! - depth[j]!);
     return jump > (parts[sphere[i]!] === parts[sphere[j]!] ? FOLD.own : FOLD.other);
-  });
+  };
+  return linesBetween(width, height, parted, filled);
 }

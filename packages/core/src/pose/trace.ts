@@ -28,20 +28,36 @@ class Edges {
 const LEAST_LOOP = 8;
 const LEAST_LINE = 6;
 
-/** The outlines of what is set in a mask, round each region with it on the right hand. */
-export function outlines(mask: Uint8Array, width: number, height: number): Point[][] {
+/** Every pixel of a picture. */
+function everyPixel(count: number): Int32Array {
+  const all = new Int32Array(count);
+  for (let i = 0; i < count; i++) all[i] = i;
+  return all;
+}
+
+/**
+ * The outlines of what is set in a mask, round each region with it on the right hand.
+ * @param among pixels that may be set, in order
+ */
+export function outlines(
+  mask: Uint8Array,
+  width: number,
+  height: number,
+  among: Int32Array = everyPixel(mask.length),
+): Point[][] {
   const edges = new Edges();
   const key = (x: number, y: number) => y * (width + 1) + x;
   const set = (x: number, y: number) =>
     x >= 0 && y >= 0 && x < width && y < height && mask[y * width + x] !== 0;
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      if (!mask[y * width + x]) continue;
-      if (!set(x, y - 1)) edges.add(key(x, y), key(x + 1, y));
-      if (!set(x + 1, y)) edges.add(key(x + 1, y), key(x + 1, y + 1));
-      if (!set(x, y + 1)) edges.add(key(x + 1, y + 1), key(x, y + 1));
-      if (!set(x - 1, y)) edges.add(key(x, y + 1), key(x, y));
-    }
+  for (const i of among) {
+    if (!mask[i]) continue;
+    const x = i % width;
+    const y = (i - x) / width;
+    if (!set(x, y - 1)) edges.add(key(x, y), key(x + 1, y));
+    if (!set(x + 1, y)) edges.add(key(x + 1, y), key(x + 1, y + 1));
+    if (!set(x, y + 1)) edges.add(key(x + 1, y + 1), key(x, y + 1));
+    if (!set(x - 1, y)) edges.add(key(x, y + 1), key(x, y));
+  }
   const loops: Point[][] = [];
   for (const start of edges.starts())
     while (edges.degree(start) > 0) {
@@ -56,11 +72,15 @@ export function outlines(mask: Uint8Array, width: number, height: number): Point
   return loops;
 }
 
-/** Lines between neighbouring pixels, as few long ones as there are, short ones left out. */
+/**
+ * Lines between neighbouring pixels, as few long ones as there are, short ones left out.
+ * @param among pixels that may be parted from the one to the right or below, in order
+ */
 export function linesBetween(
   width: number,
   height: number,
   parted: (one: number, other: number) => boolean,
+  among: Int32Array = everyPixel(width * height),
 ): Point[][] {
   const edges = new Edges();
   const key = (x: number, y: number) => y * (width + 1) + x;
@@ -68,12 +88,12 @@ export function linesBetween(
     edges.add(a, b);
     edges.add(b, a);
   };
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      if (x + 1 < width && parted(i, i + 1)) both(key(x + 1, y), key(x + 1, y + 1));
-      if (y + 1 < height && parted(i, i + width)) both(key(x, y + 1), key(x + 1, y + 1));
-    }
+  for (const i of among) {
+    const x = i % width;
+    const y = (i - x) / width;
+    if (x + 1 < width && parted(i, i + 1)) both(key(x + 1, y), key(x + 1, y + 1));
+    if (y + 1 < height && parted(i, i + width)) both(key(x, y + 1), key(x + 1, y + 1));
+  }
   const lines: Point[][] = [];
   const walk = (start: number): Point[] => {
     const line: Point[] = [];
@@ -154,8 +174,14 @@ const pathOf = (points: readonly Point[], scale: number, closed: boolean): strin
 const WITHIN = 0.45;
 
 /** The outlines of a mask as one path. */
-export const maskPath = (mask: Uint8Array, width: number, height: number, scale: number): string =>
-  outlines(mask, width, height)
+export const maskPath = (
+  mask: Uint8Array,
+  width: number,
+  height: number,
+  scale: number,
+  among?: Int32Array,
+): string =>
+  outlines(mask, width, height, among)
     .map((loop) => {
       const round = smooth(loop, true, 3);
       const points = simplify([...round, round[0]!], WITHIN).slice(0, -1);
