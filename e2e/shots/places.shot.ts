@@ -7,6 +7,14 @@ const isLaidOut = (page: Page) =>
     'aria-busy',
     'false',
   );
+/** Every picture in sight is drawn: no glyph stands in its place. */
+const pictured = (page: Page) =>
+  page.waitForFunction(() =>
+    [...document.querySelectorAll('.limb-glyph')].every((glyph) => {
+      const { top, bottom, left, right } = glyph.getBoundingClientRect();
+      return bottom < 0 || right < 0 || top > innerHeight || left > innerWidth;
+    }),
+  );
 const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
 
 test('pictures of every place, from the demo', async ({ page, shipped }) => {
@@ -20,11 +28,13 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await expect(page.locator('button.position-card', { hasText: 'Half guard, knee shield' })).toBeVisible();
   await expect(page.locator('.worth').first()).toBeVisible();
   await isLaidOut(page);
+  await pictured(page);
   await page.screenshot(shot('map-system'));
 
   await page.goto(`${shipped.url}/map/kelpwick?system=cross-sleeve&sel=position.cross-sleeve-kneeling`);
   await expect(page.getByRole('complementary')).toBeVisible();
   await isLaidOut(page);
+  await pictured(page);
   await page.screenshot(shot('map-sheet'));
 
   await page.goto(`${shipped.url}/map/kelpwick?view=board&system=butterfly&cell=one-hook-sweep.none`);
@@ -45,15 +55,23 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
 
   await page.goto(`${shipped.url}/map/kelpwick?view=handbook&system=butterfly`);
   await expect(page.getByRole('article', { name: 'Handbook' })).toBeVisible();
+  await pictured(page);
   await page.screenshot(shot('handbook'));
 
   await page.goto(`${shipped.url}/club/term`);
   await expect(page.getByRole('region', { name: 'What is kept' })).toBeVisible();
+  await pictured(page);
   await page.screenshot(shot('term'));
+
+  await page.goto(`${shipped.url}/map/kelpwick/read`);
+  await expect(page.getByRole('group', { name: 'Closed guard' })).toBeVisible();
+  await pictured(page);
+  await page.screenshot(shot('read-wall'));
 
   await page.goto(`${shipped.url}/map/kelpwick/read?at=collar-sleeve-kneeling&met=strip-collar`);
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
   await expect(page.locator('.worth').first()).toBeVisible();
+  await pictured(page);
   await page.screenshot(shot('read'));
 
   await page.goto(`${shipped.url}/map/kelpwick/read?at=cross-sleeve-kneeling`);
@@ -65,10 +83,12 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await page.getByRole('button', { name: 'let go' }).click();
   await page.getByRole('button', { name: 'Stands up' }).click();
   await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
+  await pictured(page);
   await page.screenshot(shot('read-holds'));
 
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
   await expect(page.getByRole('region', { name: 'What hurts it most' })).toBeVisible();
+  await pictured(page);
   await page.screenshot(shot('weigh-round'));
 
   await page.goto(`${shipped.url}/map/kelpwick/weigh?at=butterfly&see=dilemmas`);
@@ -87,11 +107,13 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
 
   await page.goto(`${shipped.url}/club/classes/tuesday`);
   await expect(page.getByRole('region', { name: 'What it teaches' })).toBeVisible();
+  await pictured(page);
   await page.screenshot(shot('lesson'));
 
   await page.goto(`${shipped.url}/club/mat/tuesday`);
   await expect(page.getByRole('timer')).toBeVisible();
   for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next' }).click();
   await expect(page.getByText('Partner A on the bottom')).toBeVisible();
+  await pictured(page);
   await page.screenshot(shot('mat'));
 });
