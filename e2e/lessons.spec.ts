@@ -425,3 +425,16 @@ test('a lesson from a chain that was kept teaches it; the next best choice is ta
   await rival.getByRole('button', { name: 'take it' }).click();
   await expect(tree.getByRole('button', { name: `left out: ${without}` })).toBeVisible();
 });
+
+test('a movement down the mat says lanes, waves and lengths of the club’s mat', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/club/classes/term-3`);
+  await page
+    .getByRole('list', { name: 'Time line' })
+    .getByRole('button', { name: /^Come to the knees/ })
+    .first()
+    .click();
+  // Fourteen people in five lanes of a metre and a half: three waves of 24 s, each three times in four minutes.
+  await expect(page.getByRole('region', { name: 'Come to the knees' })).toContainText(
+    'On the main mat (12 × 8 m): 5 lanes, 3 waves, 3 lengths each.',
+  );
+});

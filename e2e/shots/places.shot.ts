@@ -18,6 +18,8 @@ const pictured = (page: Page) =>
 const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
 
 test('pictures of every place, from the demo', async ({ page, shipped }) => {
+  // Nothing halfway to where it goes.
+  await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto(`${shipped.url}/map/kelpwick`);
   await expect(page.locator('.card-group.system')).toHaveCount(11);
   await expect(page.locator('.edge title').first()).toContainText('times a round');

@@ -121,6 +121,7 @@ export { fillReps, type RepSum } from './lesson/fillReps.ts';
 export { cheapestCut } from './lesson/fitBlocks.ts';
 export { forkCalls } from './lesson/forkCalls.ts';
 export { helpfulRoot } from './lesson/helpfulRoot.ts';
+export { lanesOn } from './lesson/lanes.ts';
 export type { LessonRequest } from './lesson/lessonRequest.ts';
 export { lessonRules, lessonRulesWords } from './lesson/lessonRules.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';

@@ -12,6 +12,7 @@ import {
   type Issue,
   isDrilled,
   isPlayed,
+  lanesOn,
   type PlayedBlock,
   RESISTANCES,
   type RepSum,
@@ -27,6 +28,7 @@ import { IconButton } from '../../components/IconButton.tsx';
 import { SidesChoice } from '../../components/SidesChoice.tsx';
 import { HoldScoreView } from '../../components/score/HoldScoreView.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
+import { useKnownClub } from '../../store/useClub.ts';
 import styles from './lessons.module.scss';
 
 interface Props {
@@ -95,6 +97,9 @@ export function BlockPane({
       )}
       {isDrilled(block) && <Drilled block={block} plan={plan} onChange={onChange} />}
       {isPlayed(block) && <Played block={block} onChange={onChange} />}
+      {block.kind === 'move' && block.form === 'line' && (
+        <DownTheMat people={plan.people} seconds={block.seconds} />
+      )}
       {'seconds' in block && (
         <div className={`${styles['goal-line']} numbers`}>
           <SavedField
@@ -115,6 +120,20 @@ export function BlockPane({
       <Words block={block} onChange={onChange} />
       {map && isDrilled(block) && <Score map={map} block={block} apparel={plan.apparel} />}
     </section>
+  );
+}
+
+/** Lanes, waves and lengths on the club’s mat, where its size is known. */
+function DownTheMat({ people, seconds }: { people: number; seconds: number }) {
+  const [mat] = useKnownClub()?.mats ?? [];
+  const lanes = mat && lanesOn(mat, people, seconds);
+  if (!lanes) return null;
+  return (
+    <p className="mb-1">
+      On {mat.name} ({mat.length} × {mat.width} m): {lanes.lanes} lanes, {lanes.waves}{' '}
+      {lanes.waves === 1 ? 'wave' : 'waves'}, {lanes.lengths} {lanes.lengths === 1 ? 'length' : 'lengths'}{' '}
+      each.
+    </p>
   );
 }
 

@@ -20,12 +20,12 @@ import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
 import { selectMap } from '../../store/openMap.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useClub } from '../../store/useClub.ts';
 import { RetentionLines } from './RetentionLines.tsx';
 import { TermCalendar } from './TermCalendar.tsx';
 import { TermClass } from './TermClass.tsx';
 import { TermForm } from './TermForm.tsx';
 import styles from './term.module.scss';
-import { useClub } from './useClub.ts';
 
 const NOTHING: TermStory = { classes: [], lines: [] };
 

@@ -17,14 +17,18 @@ interface Props {
 export function EdgeLine({ edge, rate, most, path, lit, beside }: Props) {
   if (!path) return null;
   const best = Math.max(0, ...edge.exchanges.map(({ chance }) => chance));
-  const words = edge.drift
-    ? 'What waiting leads to'
-    : `${edge.exchanges.length} ${edge.exchanges.length === 1 ? 'exchange' : 'exchanges'}, best chance ${Math.round(best * 100)} %${rate === undefined ? '' : `, gone along ${rate.toFixed(2)} times a round`}`;
+  const gone = rate === undefined ? '' : `, gone along ${rate.toFixed(2)} times a round`;
+  const count = `${edge.exchanges.length} ${edge.exchanges.length === 1 ? 'exchange' : 'exchanges'}`;
+  const words = {
+    drift: 'What waiting leads to',
+    success: `${count}, best chance ${Math.round(best * 100)} %${gone}`,
+    failure: `${count} failing${gone}`,
+  }[edge.by];
   return (
     <path
       d={path}
-      className={`edge ${edge.drift ? styles.drift : ''} ${edge.to.startsWith('outcome:') ? styles.ending : ''} ${beside ? 'beside' : ''} ${lit ? styles.lit : ''}`}
-      strokeWidth={edge.drift ? 1.4 : rate === undefined ? edgeWidth(edge) : flowWidth(rate, most)}
+      className={`edge ${edge.by === 'success' ? '' : styles[edge.by]} ${edge.to.startsWith('outcome:') ? styles.ending : ''} ${beside ? 'beside' : ''} ${lit ? styles.lit : ''}`}
+      strokeWidth={edge.by === 'drift' ? 1.4 : rate === undefined ? edgeWidth(edge) : flowWidth(rate, most)}
       markerEnd="url(#arrow)"
     >
       <title>{words}</title>

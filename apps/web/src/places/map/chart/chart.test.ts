@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { type Position, parseMapFile, SHIPPED_PROFILES } from '@aftersquall/core';
+import { OUTCOME_GOOD, type Position, parseMapFile, SHIPPED_PROFILES } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
 import { bigMap } from '../../../../../../packages/core/src/test/bigMap.ts';
 import { chartGraph } from './chartGraph.ts';
@@ -14,7 +14,7 @@ const graph = chartGraph(map, { folded: false });
 
 describe('the chart of a map', () => {
   it('bundles all exchanges between two places into one line', () => {
-    const drawn = graph.edges.filter(({ drift }) => !drift);
+    const drawn = graph.edges.filter(({ by }) => by === 'success');
     const pairs = new Set(drawn.map(({ from, to }) => `${from} ${to}`));
     expect(pairs.size).toBe(drawn.length);
     const loops = map.exchanges.filter(({ move, to }) => {
@@ -24,6 +24,17 @@ describe('the chart of a map', () => {
     expect(drawn.reduce((sum, { exchanges }) => sum + exchanges.length, 0)).toBe(
       map.exchanges.length - loops.length,
     );
+  });
+
+  it('draws what ends in top’s hands when it fails, and no other failing', () => {
+    const drawn = graph.edges.filter(({ by }) => by === 'failure');
+    const bad = map.exchanges.filter(
+      ({ otherwise, chance }) =>
+        chance < 1 && otherwise && 'outcome' in otherwise && OUTCOME_GOOD[otherwise.outcome] === 'top',
+    );
+    expect(bad.length).toBeGreaterThan(0);
+    expect(drawn.reduce((sum, { exchanges }) => sum + exchanges.length, 0)).toBe(bad.length);
+    for (const { to } of drawn) expect(to).toMatch(/^outcome:/);
   });
 
   it('shows holes on the card they belong to', () => {
@@ -106,7 +117,7 @@ describe('the chart of a map', () => {
       expect(y).toBeLessThan(from.y + from.height);
     }
     const [thin, thick] = [1, 4].map((count) =>
-      edgeWidth({ id: '', from: '', to: '', exchanges: Array(count).fill(map.exchanges[0]) }),
+      edgeWidth({ id: '', from: '', to: '', by: 'success', exchanges: Array(count).fill(map.exchanges[0]) }),
     );
     expect(thick).toBeGreaterThan(thin!);
   });

@@ -37,8 +37,8 @@ export interface ChartEdge {
   from: string;
   to: string;
   exchanges: Exchange[];
-  /** Waiting leads there: nobody's move, but the tide's. */
-  drift?: boolean;
+  /** What leads along it: the answers working, them failing, or waiting, which is nobody's move but the tide's. */
+  by: 'success' | 'failure' | 'drift';
 }
 
 export interface ChartGraph {
@@ -88,11 +88,11 @@ export function chartGraph(map: GuardMap, options: ChartOptions = {}): ChartGrap
     return mergeGates || folded ? home(position) : position.id;
   };
   const edges = new Map<string, ChartEdge>();
-  const draw = (from: string, landing: Landing, exchange?: Exchange) => {
+  const draw = (from: string, landing: Landing, by: ChartEdge['by'], exchange?: Exchange) => {
     const to = cardOf(landing);
     if (!to || to === from) return;
-    const id = `${exchange ? '' : 'drift:'}${from}>${to}`;
-    const edge = edges.get(id) ?? { id, from, to, exchanges: [], ...(!exchange && { drift: true }) };
+    const id = `${by === 'success' ? '' : `${by}:`}${from}>${to}`;
+    const edge = edges.get(id) ?? { id, from, to, exchanges: [], by };
     if (exchange) edge.exchanges.push(exchange);
     edges.set(id, edge);
   };
@@ -121,8 +121,11 @@ export function chartGraph(map: GuardMap, options: ChartOptions = {}): ChartGrap
       nodes.set(from, node);
     }
     for (const move of moves)
-      for (const exchange of index.exchangesOf(move.id)) draw(from, exchange.to, exchange);
-    if (position.drift) draw(from, position.drift);
+      for (const exchange of index.exchangesOf(move.id)) {
+        draw(from, exchange.to, 'success', exchange);
+        if (endsBadly(exchange)) draw(from, exchange.otherwise!, 'failure', exchange);
+      }
+    if (position.drift) draw(from, position.drift, 'drift');
   }
   for (const { to } of edges.values()) {
     if (nodes.has(to)) continue;
@@ -144,6 +147,10 @@ export function chartGraph(map: GuardMap, options: ChartOptions = {}): ChartGrap
   const cards = new Map([...inside].map((id) => [id, cardOf({ position: id }) ?? id]));
   return { nodes: [...nodes.values()], edges: [...edges.values()], cards };
 }
+
+/** Whether failing means passed, swept back, submitted or the like: that is never hidden. */
+const endsBadly = ({ otherwise, chance }: Exchange): boolean =>
+  chance < 1 && otherwise !== undefined && isOutcome(otherwise) && OUTCOME_GOOD[otherwise.outcome] === 'top';
 
 const systemNode = (id: string, system: System, gate: boolean): Extract<ChartNode, { kind: 'system' }> => ({
   kind: 'system',

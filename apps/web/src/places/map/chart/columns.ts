@@ -8,8 +8,8 @@ export function columns(graph: ChartGraph): Map<string, number> {
   const cards = graph.nodes.filter(({ kind }) => kind !== 'outcome').map(({ id }) => id);
   const inside = new Set(cards);
   const out = new Map<string, string[]>();
-  for (const { from, to, drift } of graph.edges) {
-    if (!drift && inside.has(to)) out.set(from, [...(out.get(from) ?? []), to]);
+  for (const { from, to, by } of graph.edges) {
+    if (by === 'success' && inside.has(to)) out.set(from, [...(out.get(from) ?? []), to]);
   }
   const column = new Map<string, number>();
   const spread = (starts: string[]) => {
@@ -39,8 +39,9 @@ export function columns(graph: ChartGraph): Map<string, number> {
 /** The lines that lead one column on: what the layout is computed from. */
 export function forwardEdges(graph: ChartGraph, column: ReadonlyMap<string, number>): ChartEdge[] {
   const seen = new Set<string>();
-  return graph.edges.filter(({ from, to, drift }) => {
-    const forward = !drift && column.get(to) === column.get(from)! + 1 && !seen.has(`${from}>${to}`);
+  return graph.edges.filter(({ from, to, by }) => {
+    const forward =
+      by === 'success' && column.get(to) === column.get(from)! + 1 && !seen.has(`${from}>${to}`);
     if (forward) seen.add(`${from}>${to}`);
     return forward;
   });

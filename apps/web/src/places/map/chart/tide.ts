@@ -1,4 +1,4 @@
-import type { Weighing } from '@aftersquall/core';
+import type { Exchange, Weighing } from '@aftersquall/core';
 import type { ChartGraph } from './chartGraph.ts';
 
 /** A weighed map as the chart shows it. */
@@ -13,7 +13,10 @@ export interface Tide {
 /** Rates of the chart's lines and values of its cards. */
 export function tideOf({ edges }: ChartGraph, { visits, positions }: Weighing): Tide {
   const rates = new Map(
-    edges.map(({ id, exchanges }) => [id, exchanges.reduce((sum, one) => sum + (visits[one.id] ?? 0), 0)]),
+    edges.map(({ id, exchanges, by }) => {
+      const share = ({ chance }: Exchange) => (by === 'failure' ? 1 - chance : chance);
+      return [id, exchanges.reduce((sum, one) => sum + (visits[one.id] ?? 0) * share(one), 0)];
+    }),
   );
   return {
     rates,

@@ -1,10 +1,16 @@
 import { type Club, type Command, emptyClub, type Issue } from '@aftersquall/core';
 import { useEffect } from 'react';
-import { useListDocumentsQuery } from '../../store/api.ts';
-import { createFresh } from '../../store/documents/createFresh.ts';
-import { changeDocument } from '../../store/documents/engine.ts';
-import { useDocument } from '../../store/documents/useDocument.ts';
-import { useAppDispatch } from '../../store/store.ts';
+import { useListDocumentsQuery } from './api.ts';
+import { createFresh } from './documents/createFresh.ts';
+import { changeDocument } from './documents/engine.ts';
+import { useDocument } from './documents/useDocument.ts';
+import { useAppDispatch } from './store.ts';
+
+/** The club, where there is one. */
+export function useKnownClub(): Club | undefined {
+  const { data: clubs } = useListDocumentsQuery({ params: { kind: 'club' } });
+  return useDocument('club', clubs?.[0]?.id)?.shown;
+}
 
 /** The club, with what changes it; one is begun where there is none yet. */
 export function useClub(): {
