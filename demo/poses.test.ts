@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import {
+  bodyFit,
   drawPose,
   mirror,
   PoseRecordSchema,
@@ -100,5 +101,22 @@ describe('a picture of a position', () => {
     expect(poseKey({ ...position, holds: position.holds.slice(1) })).not.toBe(poseKey(position));
     expect(poseKey({ ...position, pose: { ownYaw: 40 } })).not.toBe(poseKey(position));
     expect(poseKey({ ...position, pose: { view: { azimuth: 30, elevation: 20 } } })).toBe(poseKey(position));
+  });
+});
+
+describe('how a position fits other bodies', () => {
+  it('is easier for long legs and harder for compact ones in a triangle; apart it is the same for all', () => {
+    const verdicts = (id: string) => {
+      const one = positions.find((position) => position.id === id)!;
+      const fits = bodyFit(one, recordOf(one));
+      for (const { picture, average } of fits) {
+        expect(average).toBeLessThanOrEqual(recordOf(one).energy * 1.05);
+        expect(picture.paths.length).toBeGreaterThan(8);
+      }
+      return Object.fromEntries(fits.map(({ build, verdict }) => [build, verdict]));
+    };
+    expect(verdicts('triangle')).toMatchObject({ 'compact legs': 'harder' });
+    expect(verdicts('triangle')['long legs']).not.toBe('harder');
+    expect(new Set(Object.values(verdicts('seated')))).toEqual(new Set(['about the same']));
   });
 });

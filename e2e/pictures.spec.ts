@@ -104,3 +104,12 @@ test('an answer is run from where it begins to where it leads', async ({ page, s
   await movement.getByRole('slider', { name: 'How far the movement is' }).fill('12');
   await expect.poll(shape).toBe(last);
 });
+
+test('how a position fits other bodies is computed when it is asked for', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/map/kelpwick?sel=position.triangle`);
+  await page.getByRole('button', { name: 'How it fits other bodies' }).click();
+  const fits = page.getByRole('region', { name: 'How it fits other bodies' });
+  await expect(fits.getByRole('figure')).toHaveCount(3);
+  await expect(fits).toContainText('compact legs: harder');
+  await expect(fits.getByRole('img', { name: 'With long legs.' })).toBeVisible();
+});

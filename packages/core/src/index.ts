@@ -223,6 +223,7 @@ export type { RulesProfile } from './model/rulesProfile.ts';
 export { type Scenario, ScenarioSchema, type WhatIf, WhatIfSchema } from './model/scenario.ts';
 export { exchangeSeconds, variantOf } from './model/seconds.ts';
 export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs, signOf } from './model/signs.ts';
+export { type BodyFit, bodyFit } from './pose/bodyFit.ts';
 export { type DrawnBodies, LAYERS, type Layer } from './pose/drawBodies.ts';
 export { POSE_VERSION } from './pose/poseBodies.ts';
 export {

@@ -1,4 +1,11 @@
-import { POSE_VERSION, type PosePicture, type Position, poseKey, type View } from '@aftersquall/core';
+import {
+  type BodyFit,
+  POSE_VERSION,
+  type PosePicture,
+  type Position,
+  poseKey,
+  type View,
+} from '@aftersquall/core';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { PictureSize, Poser } from './poser.worker.ts';
@@ -124,4 +131,13 @@ export function useMovement(from: Position, to: Position, count: number): PosePi
     // The name says all that they hang on.
   }, [name]);
   return made?.name === name ? made.pictures : undefined;
+}
+
+/** How a position fits other bodies; asked of a worker that is free. */
+export function askFit(position: Position): Promise<BodyFit[]> {
+  return new Promise((resolve, reject) => {
+    const work = (worker: Remote<Poser>) => worker.fit(position, PICTURE.small).then(resolve, reject);
+    waiting.push({ name: `fit ${keyOf(position)}`, work });
+    void drawNext();
+  });
 }

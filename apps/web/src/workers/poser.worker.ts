@@ -1,6 +1,8 @@
 import '../jitless.ts';
 import {
   addressOf,
+  type BodyFit,
+  bodyFit,
   drawBetween,
   drawPose,
   type PosePicture,
@@ -84,6 +86,11 @@ const poser = {
   async movement(from: Position, to: Position, count: number, size: PictureSize): Promise<PosePicture[]> {
     const [start, end] = await Promise.all([recordOf(from), recordOf(to)]);
     return drawBetween({ position: from, record: start }, { position: to, record: end }, count, size);
+  },
+
+  /** How a position fits other bodies than average ones. */
+  async fit(position: Position, size: PictureSize): Promise<BodyFit[]> {
+    return bodyFit(position, await recordOf(position), size);
   },
 };
 export type Poser = typeof poser;

@@ -79,8 +79,8 @@ export function solvePose(position: Pictured, request: PoseRequest = {}): PoseRe
   };
 }
 
-/** A kept pose as the state of two bodies, on the side it was solved. */
-const stateOf = ({ bottom, top }: PoseRecord): PairState => {
+/** A kept pose as the state of two bodies, on the side it was solved: to draw it, or to begin another one from. */
+export const poseStart = ({ bottom, top }: PoseRecord): PairState => {
   const body = ({ place, turn, angles }: PoseRecord['top']) => ({
     place: place as Vec3,
     turn: turn as unknown as Rotation,
@@ -92,7 +92,7 @@ const stateOf = ({ bottom, top }: PoseRecord): PairState => {
 /** The scene of a kept pose on the side that the position is on. */
 function sceneOf(position: Pictured, record: PoseRecord, builds: Builds = AVERAGE) {
   const { mirrored } = canonicalSide(position, builds);
-  const state = stateOf(record);
+  const state = poseStart(record);
   const points = posedHolds(position).map(({ hold, by }, i) => {
     const at = record.holds[i]?.at as Vec3 | undefined;
     return { id: hold.id, by, at: at && mirrored ? mirrorPoint(at) : at };
@@ -130,7 +130,7 @@ export function poseMeasures(
   builds: Builds = AVERAGE,
 ): { sunk: number; overlap: number } {
   const bodies: Pair = [new Body(builds[BOTTOM]), new Body(builds[TOP])];
-  for (const [who, state] of stateOf(record).entries()) bodies[who]!.load(state);
+  for (const [who, state] of poseStart(record).entries()) bodies[who]!.load(state);
   return {
     sunk: Math.max(0, belowMat(bodies)),
     overlap: addOverlaps(bodies, { between: 1, within: 1 }, 1),
@@ -157,7 +157,7 @@ export function drawBetween(
   const view = from.position.pose?.view ?? chooseView(first);
   const [start, end] = [from, to].map(({ position, record }) => {
     const { mirrored } = canonicalSide(position);
-    return mirrored ? mirrorPose(stateOf(record)) : stateOf(record);
+    return mirrored ? mirrorPose(poseStart(record)) : poseStart(record);
   }) as [PairState, PairState];
   const scenes = Array.from({ length: count }, (_, i) =>
     poseScene(from.position, betweenPoses(start, end, i / (count - 1)), []),

@@ -24,6 +24,7 @@ import { TurnablePicture } from '../../../components/TurnablePicture.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { AddMove } from './AddMove.tsx';
+import { BodyFitPart } from './BodyFitPart.tsx';
 import { LookPart } from './LookPart.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
@@ -63,6 +64,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
         </div>
       </div>
       <TurnablePicture position={position} width={330} />
+      <BodyFitPart position={position} />
       {conflicts.map((conflict) => (
         <p key={conflict.words} className="hazard mb-1">
           One limb, two holds: {conflict.words}.

@@ -1,0 +1,44 @@
+import { type BodyFit, type Position, poseKey } from '@aftersquall/core';
+import { useEffect, useState } from 'react';
+import { Drawing } from '../../../components/PositionPicture.tsx';
+import { askFit } from '../../../workers/pictures.ts';
+import styles from './sheet.module.scss';
+
+/** How the position fits other bodies, computed when it is asked for; beside what the coach says of builds, never instead of it. */
+export function BodyFitPart({ position }: { position: Position }) {
+  const [fits, setFits] = useState<BodyFit[]>();
+  const [busy, setBusy] = useState(false);
+  const key = poseKey(position);
+  useEffect(() => {
+    if (key) setFits(undefined);
+  }, [key]);
+  const ask = async () => {
+    setBusy(true);
+    try {
+      setFits(await askFit(position));
+    } finally {
+      setBusy(false);
+    }
+  };
+  if (!fits)
+    return (
+      <button type="button" className="btn btn-sm btn-plain mt-2" disabled={busy} onClick={() => void ask()}>
+        {busy ? 'Trying other bodies…' : 'How it fits other bodies'}
+      </button>
+    );
+  return (
+    <section className={styles.fits} aria-label="How it fits other bodies">
+      {fits.map(({ build, verdict, picture }) => (
+        <figure key={build}>
+          <Drawing picture={picture} words={`With ${build}.`} shown={[]} />
+          <figcaption>
+            {build}: <b>{verdict}</b>
+          </figcaption>
+        </figure>
+      ))}
+      <small className="soft">
+        Computed from statics of limbs, beside what you say of builds below, never instead of it.
+      </small>
+    </section>
+  );
+}
