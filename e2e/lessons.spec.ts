@@ -430,7 +430,7 @@ test('a movement down the mat says lanes, waves and lengths of the club’s mat'
   await page.goto(`${shipped.url}/club/classes/term-3`);
   await page
     .getByRole('list', { name: 'Time line' })
-    .getByRole('button', { name: /^Come to the knees/ })
+    .getByRole('button', { name: /Come to the knees/ })
     .first()
     .click();
   // Fourteen people in five lanes of a metre and a half: three waves of 24 s, each three times in four minutes.

@@ -58,6 +58,9 @@ test('a picture is turned by dragging, by keys and back, with every hold shown i
   await expect.poll(shape).toBe(seenBest);
 
   await expect(grip.locator('svg:not(.limb-glyph) circle')).toHaveCount(4);
+  // What is pointed at is said.
+  await grip.locator('svg:not(.limb-glyph) circle').first().hover();
+  await expect(page.getByText(/^right hand grips the near collar/).first()).toBeVisible();
 });
 
 test('a position nobody has seen yet is solved on the spot and kept for the others', async ({

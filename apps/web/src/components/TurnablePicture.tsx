@@ -1,4 +1,4 @@
-import { type Position, pictureWords, type View } from '@aftersquall/core';
+import { holdWords, type Position, pictureWords, type View, wordContext } from '@aftersquall/core';
 import { RotateCcw } from 'lucide-react';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { PICTURE, usePicture } from '../workers/pictures.ts';
@@ -9,8 +9,6 @@ import styles from './positionPicture.module.scss';
 interface Props {
   position: Position;
   width: number;
-  pointed?: string | undefined;
-  onPoint?: ((hold: string | undefined) => void) | undefined;
 }
 
 /** Degrees that a picture turns by at once: it is drawn anew for each. */
@@ -23,7 +21,8 @@ const HIGHEST = 75;
 const stepped = (degrees: number): number => Math.round(degrees / STEP) * STEP;
 
 /** The picture of a position, large, turned by dragging it or by the arrow keys. */
-export function TurnablePicture({ position, width, pointed, onPoint }: Props) {
+export function TurnablePicture({ position, width }: Props) {
+  const [pointed, setPointed] = useState<string>();
   const usual = usePicture(position, { kind: 'large' });
   const [turned, setTurned] = useState<View>();
   const view = turned ?? usual?.view;
@@ -55,6 +54,10 @@ export function TurnablePicture({ position, width, pointed, onPoint }: Props) {
     event.preventDefault();
     turn(view.azimuth + by[0]!, view.elevation + by[1]!);
   };
+  const context = wordContext(position);
+  const own = position.holds.find(({ id }) => id === pointed);
+  const top = position.topHolds.find(({ id }) => id === pointed);
+  const said = own ? holdWords(own, context) : top && `top: ${holdWords(top, context, 'top')}`;
   const { width: w, height: h } = PICTURE.large;
   return (
     <div className={styles.turnable}>
@@ -78,7 +81,7 @@ export function TurnablePicture({ position, width, pointed, onPoint }: Props) {
           view={turned}
           contacts="all"
           pointed={pointed}
-          onPoint={onPoint}
+          onPoint={setPointed}
         />
       </button>
       {turned && (
@@ -86,6 +89,7 @@ export function TurnablePicture({ position, width, pointed, onPoint }: Props) {
           <RotateCcw size={16} aria-hidden />
         </IconButton>
       )}
+      {said && <p className={styles.said}>{said}</p>}
       <small className="soft">
         A sketch computed from the holds, not a photograph of technique.
         {usual?.uncertain &&

@@ -10,7 +10,7 @@ const OTHER_BUILDS = {
   'compact legs': [{ ...AVERAGE_BUILD, legs: 0.88 }, AVERAGE_BUILD],
   'a tall partner': [AVERAGE_BUILD, { ...AVERAGE_BUILD, stature: 1.95 }],
 } as const satisfies Record<string, readonly [PoseBuild, PoseBuild]>;
-export type OtherBuild = keyof typeof OTHER_BUILDS;
+type OtherBuild = keyof typeof OTHER_BUILDS;
 
 /** How a position fits other bodies than average ones. */
 export interface BodyFit {
