@@ -426,6 +426,15 @@ test('a lesson from a chain that was kept teaches it; the next best choice is ta
   await expect(tree.getByRole('button', { name: `left out: ${without}` })).toBeVisible();
 });
 
+test('a block is begun on the other side, and says so', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/club/classes/tuesday`);
+  const pane = page.getByRole('region', { name: 'Set up: Hug the near leg' });
+  await pane.getByRole('button', { name: /^Other side: / }).click();
+  await expect(pane).toContainText('set-ups, 8:42, other side');
+  await pane.getByRole('button', { name: /^Other side: / }).click();
+  await expect(pane).not.toContainText('other side');
+});
+
 test('a movement down the mat says lanes, waves and lengths of the club’s mat', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/club/classes/term-3`);
   await page

@@ -116,7 +116,7 @@ export { chooseRepertoire } from './lesson/chooseRepertoire.ts';
 export { chooseWithin } from './lesson/chooseWithin.ts';
 export { coverArcs, coverBound } from './lesson/coverArcs.ts';
 export { coverChains } from './lesson/coverChains.ts';
-export { canSplit, duplicateBlock, resizeBlock, splitBlock } from './lesson/editBlock.ts';
+export { canSplit, duplicateBlock, resizeBlock, splitBlock, turnBlock } from './lesson/editBlock.ts';
 export { fillReps, type RepSum } from './lesson/fillReps.ts';
 export { cheapestCut } from './lesson/fitBlocks.ts';
 export { forkCalls } from './lesson/forkCalls.ts';

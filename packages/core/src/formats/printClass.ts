@@ -8,8 +8,10 @@ const clock = (seconds: number): string =>
 
 /** How much of a block is done: "8 × 12 s a side, both sides" or "4 rounds of 60 s". */
 export function doseWords(block: Block): string {
-  if (isDrilled(block))
-    return `${block.reps} × ${block.secondsPerRep} s${block.sides === 2 ? ' a side, both sides' : ''}`;
+  if (isDrilled(block)) {
+    const turned = block.links[0]?.mirrored ? ', begun on the other side' : '';
+    return `${block.reps} × ${block.secondsPerRep} s${block.sides === 2 ? ' a side, both sides' : ''}${turned}`;
+  }
   if (isPlayed(block)) return `${block.rounds} × ${block.secondsPerRound} s each`;
   return '';
 }

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { marked } from 'marked';
 import { describe, expect, it } from 'vitest';
-import { printClass } from '../formats/printClass.ts';
-import { type Block, BlockSchema } from '../model/blocks/blockKinds.ts';
+import { doseWords, printClass } from '../formats/printClass.ts';
+import { type Block, BlockSchema, isDrilled } from '../model/blocks/blockKinds.ts';
 import { ClassSchema } from '../model/classPlan.ts';
 import { smallMap } from '../test/smallMap.ts';
 import { blockTime, classSeconds } from './blockTime.ts';
-import { canSplit, duplicateBlock, resizeBlock, splitBlock } from './editBlock.ts';
+import { canSplit, duplicateBlock, resizeBlock, splitBlock, turnBlock } from './editBlock.ts';
 import { cheapestCut } from './fitBlocks.ts';
 import { forkCalls } from './forkCalls.ts';
 import { linkOf } from './linkOf.ts';
@@ -32,6 +32,17 @@ describe('blocks of every kind', () => {
         const plan = { people, changeOverSeconds: 10, blocks: [one] };
         expect(matRun(plan).reduce((sum, { seconds }) => sum + seconds, 0)).toBe(classSeconds(plan));
       }
+  });
+
+  it('begun on the other side say so and take as long; twice turned they are what they were', () => {
+    for (const one of BLOCKS.filter(isDrilled)) {
+      const turned = turnBlock(one);
+      expect(BlockSchema.parse(turned)).toEqual(turned);
+      expect(doseWords(turned)).toContain('begun on the other side');
+      expect(doseWords(one)).not.toContain('other side');
+      expect(blockTime(turned, room)).toEqual(blockTime(one, room));
+      expect(turnBlock(turned)).toEqual(one);
+    }
   });
 
   it('made longer or shorter come as near as their reps, rounds or steps allow', () => {

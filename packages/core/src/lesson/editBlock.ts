@@ -1,4 +1,10 @@
-import { type Block, blockShape, isDrilled, isPlayed } from '../model/blocks/blockKinds.ts';
+import {
+  type Block,
+  blockShape,
+  type DrilledBlock,
+  isDrilled,
+  isPlayed,
+} from '../model/blocks/blockKinds.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
 import { freshId } from '../model/freshId.ts';
 import { largestGroup } from './blockTime.ts';
@@ -57,4 +63,10 @@ export function splitBlock(block: Block, taken: readonly string[]): [Block, Bloc
 export const duplicateBlock = (block: Block, taken: readonly string[]): Block => ({
   ...block,
   id: freshId(block.id, taken),
+});
+
+/** The block begun on the other side; done twice it is what it was. */
+export const turnBlock = (block: DrilledBlock): DrilledBlock => ({
+  ...block,
+  links: block.links.map(({ mirrored, ...link }) => (mirrored ? link : { ...link, mirrored: true })),
 });

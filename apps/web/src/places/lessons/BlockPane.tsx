@@ -16,8 +16,9 @@ import {
   type PlayedBlock,
   RESISTANCES,
   type RepSum,
+  turnBlock,
 } from '@aftersquall/core';
-import { ArrowLeft, ArrowRight, Copy, SquareSplitHorizontal } from 'lucide-react';
+import { ArrowLeft, ArrowRight, Copy, FlipHorizontal2, SquareSplitHorizontal } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { clock } from '../../components/clock.ts';
@@ -70,6 +71,7 @@ export function BlockPane({
         <b className={styles.when}>{clock(start)}</b>
         <span className="label-small">
           {blockName(block.kind)}, {clock(total)}
+          {isDrilled(block) && block.links[0]?.mirrored && ', other side'}
         </span>
         {over && <span className="hazard small">over</span>}
         {'hazards' in block && <Hazards tags={block.hazards} />}
@@ -80,6 +82,11 @@ export function BlockPane({
         <IconButton bare label={`Later: ${block.title}`} onClick={() => onMove(1)}>
           <ArrowRight size={16} aria-hidden />
         </IconButton>
+        {isDrilled(block) && (
+          <IconButton bare label={`Other side: ${block.title}`} onClick={() => onChange(turnBlock(block))}>
+            <FlipHorizontal2 size={16} aria-hidden />
+          </IconButton>
+        )}
         <IconButton bare label={`Duplicate: ${block.title}`} onClick={onDuplicate}>
           <Copy size={16} aria-hidden />
         </IconButton>

@@ -12,11 +12,17 @@ const demo = parseMapFile(
 const weighing = weighMap(demo);
 
 describe('a weighed map on the chart', () => {
-  it('has every visit on one line, or inside one card', () => {
+  it('has on each line what leads along it, on the thickest the most', () => {
     const graph = chartGraph(demo, { folded: false });
     const { rates, most, values } = tideOf(graph, weighing);
-    const drawn = graph.edges.flatMap(({ exchanges }) => exchanges.map(({ id }) => id));
-    const onLines = drawn.reduce((sum, id) => sum + (weighing.visits[id] ?? 0), 0);
+    // A line has what leads along it: of an answer its chance, of its failing the rest.
+    const onLines = graph.edges
+      .flatMap(({ exchanges, by }) =>
+        exchanges.map(
+          ({ id, chance }) => (weighing.visits[id] ?? 0) * (by === 'failure' ? 1 - chance : chance),
+        ),
+      )
+      .reduce((sum, rate) => sum + rate, 0);
     expect([...rates.values()].reduce((sum, rate) => sum + rate, 0)).toBeCloseTo(onLines, 9);
     expect(most).toBe(Math.max(...rates.values()));
     expect(values.size).toBe(demo.positions.length);
