@@ -1,3 +1,4 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import {
   CLASS_FORMAT,
   CLASS_VERSION,
@@ -15,6 +16,7 @@ import {
 } from '@aftersquall/core';
 import ICAL from 'ical.js';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { demoTerm } from './demoTerm.ts';
 import { readDemo } from './readDemo.ts';
 
 const SLOTS = [
@@ -58,6 +60,20 @@ describe('a term', () => {
     expect(classes.map(({ date }) => date)).toEqual(asked.dates.map(({ date }) => date));
     expect(told).toEqual(classes.map((_, i) => [i + 1, classes.length]));
     expect(planTerm({ ...asked, map })).toEqual(classes);
+  });
+
+  it('counts classes that are there already from their day on, with what found no time in them', () => {
+    const [first] = classes;
+    const { lesson, leftOver } = first!.planned;
+    const held = [{ date: asked.dates[1]!.date, lesson, leftOver }];
+    const around = planTerm({ ...asked, map, held });
+    // The day before it knows nothing of it; from its day on what it taught is known.
+    expect(around[0]!.planned.lesson.steps).toEqual(lesson.steps);
+    const [second] = around.slice(1);
+    expect(leftOver.length).toBeGreaterThan(0);
+    expect(second!.planned.lesson.returns.map(({ exchange }) => exchange)).toContain(leftOver[0]);
+    for (const { move } of second!.planned.lesson.steps)
+      expect(lesson.steps.map((step) => step.move)).not.toContain(move);
   });
 
   it('begins with its theme, goes on with it while it gives something, and teaches nothing twice', () => {
@@ -161,6 +177,18 @@ describe('a term', () => {
       expect(endDate.subtractDate(startDate).toSeconds()).toBe(minutes * 60);
       expect(description.split('\n').length).toBe(blocks.length);
       expect(uid).toBe(`${id}@aftersquall`);
+    }
+  });
+});
+
+describe('the demo’s term', () => {
+  it('is what the planner plans today', () => {
+    const files = readdirSync(new URL('.', import.meta.url)).filter((name) => name.endsWith('.class.json'));
+    const plans = demoTerm(readDemo());
+    expect(files.sort()).toEqual(plans.map(({ id }) => `${id}.class.json`).sort());
+    for (const plan of plans) {
+      const file = readFileSync(new URL(`${plan.id}.class.json`, import.meta.url), 'utf8');
+      expect(ClassSchema.parse(JSON.parse(file))).toEqual(plan);
     }
   });
 });

@@ -90,6 +90,7 @@ export {
 export { pickSystems } from './formats/book/pickSystems.ts';
 export { printGuardBook } from './formats/book/printGuardBook.ts';
 export { type BookChange, takeBook } from './formats/book/takeBook.ts';
+export { clockText } from './formats/clockText.ts';
 export { isOutcomeWord, type LineError, type Named, parseAnswer, quoteName } from './formats/lineSyntax.ts';
 export { parseMapFile, printMapFile } from './formats/mapFile.ts';
 export { mapJsonSchema } from './formats/mapJsonSchema.ts';
@@ -109,9 +110,9 @@ export { solveMatrixGame } from './game/solveMatrixGame.ts';
 export { solveStochasticGame } from './game/solveStochasticGame.ts';
 export type { StochasticGame } from './game/stochasticGame.ts';
 export { allotReps, gainOf } from './lesson/allotReps.ts';
-export { type BarredBlock, barredBlocks } from './lesson/barredBlocks.ts';
+export { type BarredBlock, barredBlocks, barredWords } from './lesson/barredBlocks.ts';
 export { bestConnectedSet } from './lesson/bestConnectedSet.ts';
-export { blockTime, classSeconds, trioSeconds } from './lesson/blockTime.ts';
+export { blockTime, classSeconds, timetable, trioSeconds } from './lesson/blockTime.ts';
 export { chooseRepertoire } from './lesson/chooseRepertoire.ts';
 export { chooseWithin } from './lesson/chooseWithin.ts';
 export { coverArcs, coverBound } from './lesson/coverArcs.ts';
@@ -127,7 +128,13 @@ export { lessonRules, lessonRulesWords } from './lesson/lessonRules.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';
 export { type PlannedClass, planClass } from './lesson/planClass.ts';
 export { type PlannedLesson, planLesson } from './lesson/planLesson.ts';
-export { FADING, type PlannedTermClass, planTerm, type TermRequest } from './lesson/planTerm.ts';
+export {
+  FADING,
+  type PlannedTermClass,
+  planTerm,
+  type TaughtOn,
+  type TermRequest,
+} from './lesson/planTerm.ts';
 export { renewLinks, staleLinks } from './lesson/renewLinks.ts';
 export { repertoireOf, repertoireValue } from './lesson/repertoire.ts';
 export { type RivalLesson, rivalLesson } from './lesson/rivalLesson.ts';

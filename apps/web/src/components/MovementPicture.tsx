@@ -1,7 +1,7 @@
 import { type Position, pictureWords } from '@aftersquall/core';
-import { Pause, Play } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useMovement } from '../workers/pictures.ts';
+import { PlayHead } from './PlayHead.tsx';
 import { Drawing } from './PositionPicture.tsx';
 import styles from './positionPicture.module.scss';
 
@@ -36,26 +36,15 @@ export function MovementPicture({ from, to, seconds }: Props) {
         <span className="soft">…</span>
       )}
       <figcaption>
-        <button
-          type="button"
-          className="btn btn-sm btn-plain"
-          aria-label={running ? 'Stop the movement' : 'Run the movement'}
+        <PlayHead
+          at={at}
+          end={FRAMES - 1}
+          step={1}
+          running={running}
+          onAt={setAt}
+          onRun={setRunning}
+          words={{ run: 'Run the movement', stop: 'Stop the movement', place: 'How far the movement is' }}
           disabled={!pictures}
-          onClick={() => {
-            if (!running && at === FRAMES - 1) setAt(0);
-            setRunning(!running);
-          }}
-        >
-          {running ? <Pause size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-        </button>
-        <input
-          type="range"
-          className="form-range"
-          aria-label="How far the movement is"
-          min={0}
-          max={FRAMES - 1}
-          value={at}
-          onChange={({ target }) => setAt(Number(target.value))}
         />
       </figcaption>
     </figure>

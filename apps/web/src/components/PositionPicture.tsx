@@ -1,5 +1,5 @@
 import { type PosePicture, type Position, pictureWords, type View, wordContext } from '@aftersquall/core';
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { PICTURE, type PictureKind, usePicture } from '../workers/pictures.ts';
 import { LimbGlyph } from './LimbGlyph.tsx';
 import styles from './positionPicture.module.scss';
@@ -16,8 +16,6 @@ interface Props {
   onPoint?: ((hold: string | undefined) => void) | undefined;
   /** Drawn although it is not seen on screen: for paper. */
   always?: boolean;
-  /** Over the picture. */
-  children?: ReactNode;
 }
 
 /** The picture of a position, computed from its holds; until it is there the glyph of its limbs. */
@@ -30,7 +28,6 @@ export function PositionPicture({
   pointed,
   onPoint,
   always = false,
-  children,
 }: Props) {
   const frame = useRef<HTMLSpanElement>(null);
   const [seen, setSeen] = useState(always);
@@ -62,7 +59,6 @@ export function PositionPicture({
           width={Math.min(width * 0.55, 90)}
         />
       )}
-      {children}
     </span>
   );
 }

@@ -45,6 +45,9 @@ export function TurnablePicture({ position, width }: Props) {
       from.elevation + Math.round((event.clientY - y) / PIXELS / 5) * 5,
     );
   };
+  const onEnd = () => {
+    drag.current = undefined;
+  };
   const onKey = (event: KeyboardEvent) => {
     if (!view) return;
     const by = { ArrowLeft: [STEP, 0], ArrowRight: [-STEP, 0], ArrowUp: [0, 10], ArrowDown: [0, -10] }[
@@ -69,9 +72,8 @@ export function TurnablePicture({ position, width }: Props) {
         style={{ minHeight: (width * h) / w }}
         onPointerDown={onDown}
         onPointerMove={onMove}
-        onPointerUp={() => {
-          drag.current = undefined;
-        }}
+        onPointerUp={onEnd}
+        onPointerCancel={onEnd}
         onKeyDown={onKey}
       >
         <PositionPicture

@@ -1,5 +1,1 @@
-/** 95 → "1:35". */
-export function clock(seconds: number): string {
-  const whole = Math.max(0, Math.round(seconds));
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
-}
+export { clockText as clock } from '@aftersquall/core';

@@ -19,12 +19,11 @@ export function useClub(): {
 } {
   const dispatch = useAppDispatch();
   const { data: clubs } = useListDocumentsQuery({ params: { kind: 'club' } });
-  const id = clubs?.[0]?.id;
   const none = clubs?.length === 0;
   useEffect(() => {
     if (none) void dispatch(createFresh('club', emptyClub('club', 'Our club')));
   }, [dispatch, none]);
-  const club = useDocument('club', id)?.shown;
+  const club = useKnownClub();
   return {
     club,
     change: (command, announce) =>

@@ -62,11 +62,14 @@ function keyOf(position: Position): string {
   return known;
 }
 
-/** The pose is the same on both sides, the picture is not. */
+/** What is to be seen, from wherever. The pose is the same on both sides, the picture is not. */
+const subjectOf = (position: Position, kind: PictureKind): string => {
+  const side = `${position.leadSide}${JSON.stringify(position.holds.map(({ id, contacts }) => [id, contacts]))}`;
+  return [POSE_VERSION, keyOf(position), kind, side].join(' ');
+};
 const nameOf = (position: Position, kind: PictureKind, view: View | undefined): string => {
   const seen = view ?? position.pose?.view;
-  const side = `${position.leadSide}${JSON.stringify(position.holds.map(({ id, contacts }) => [id, contacts]))}`;
-  return [POSE_VERSION, keyOf(position), kind, side, seen?.azimuth, seen?.elevation].join(' ');
+  return [subjectOf(position, kind), seen?.azimuth, seen?.elevation].join(' ');
 };
 
 interface Wanted {
@@ -76,31 +79,33 @@ interface Wanted {
   off?: boolean;
 }
 
-/** The picture of a position once it is drawn; the last one that was there stays until then. */
+/** The picture of a position once it is drawn; while it is turned, the last one stays until the next is there. */
 export function usePicture(position: Position, { kind, view, off = false }: Wanted): PosePicture | undefined {
   const name = nameOf(position, kind, view);
-  const [picture, setPicture] = useState(drawn.get(name));
+  const subject = subjectOf(position, kind);
+  const [shown, setShown] = useState<{ subject: string; picture: PosePicture }>();
   useEffect(() => {
     if (off) return;
+    const tell = (picture: PosePicture) => setShown({ subject, picture });
     const known = drawn.get(name);
     if (known) {
-      setPicture(known);
+      tell(known);
       return;
     }
     const own = listeners.get(name) ?? new Set();
-    listeners.set(name, own.add(setPicture));
+    listeners.set(name, own.add(tell));
     if (own.size === 1) {
       const work = async (worker: Remote<Poser>) => {
         // A turned picture is looked at once: only those of the usual view are kept.
         const made = await worker.picture(position, PICTURE[kind], view, view ? undefined : name);
         drawn.set(name, made);
-        for (const tell of listeners.get(name) ?? []) tell(made);
+        for (const listener of listeners.get(name) ?? []) listener(made);
       };
       waiting.push({ name, work });
       void drawNext();
     }
     return () => {
-      own.delete(setPicture);
+      own.delete(tell);
       if (own.size > 0) return;
       listeners.delete(name);
       const at = waiting.findIndex((asked) => asked.name === name);
@@ -108,7 +113,7 @@ export function usePicture(position: Position, { kind, view, off = false }: Want
     };
     // The name says all that the picture hangs on.
   }, [name, off]);
-  return drawn.get(name) ?? picture;
+  return drawn.get(name) ?? (shown?.subject === subject ? shown.picture : undefined);
 }
 
 /** Pictures of a movement from one position to another, once they are drawn. */

@@ -1,7 +1,8 @@
 import { addMinutes, parseISO } from 'date-fns';
 import ical from 'ical-generator';
-import { blockTime } from '../lesson/blockTime.ts';
+import { timetable } from '../lesson/blockTime.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
+import { clockText } from './clockText.ts';
 
 /**
  * Classes that have a day as a calendar file (RFC 5545): each an event of the class's minutes by the club's own clock, with
@@ -32,7 +33,4 @@ export function printCalendar(
 
 /** A block a line, with its minutes and seconds. */
 const linesOf = (plan: ClassPlan): string[] =>
-  plan.blocks.map((block) => {
-    const { total } = blockTime(block, plan);
-    return `${Math.floor(total / 60)}:${String(Math.round(total % 60)).padStart(2, '0')} ${block.title}`;
-  });
+  timetable(plan).map(({ block, total }) => `${clockText(total)} ${block.title}`);

@@ -1,10 +1,9 @@
-import { blockTime, classSeconds } from '../lesson/blockTime.ts';
+import { type BarredBlock, barredWords } from '../lesson/barredBlocks.ts';
+import { classSeconds, timetable } from '../lesson/blockTime.ts';
 import { forkCalls } from '../lesson/forkCalls.ts';
 import { type Block, blockLines, blockName, isDrilled, isPlayed } from '../model/blocks/blockKinds.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
-
-const clock = (seconds: number): string =>
-  `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`;
+import { clockText } from './clockText.ts';
 
 /** How much of a block is done: "8 × 12 s a side, both sides" or "4 rounds of 60 s". */
 export function doseWords(block: Block): string {
@@ -22,28 +21,22 @@ const WHO = { all: '', bottom: 'Bottom: ', top: 'Top: ' } as const;
 const CALLS = 24;
 
 /** A class as Markdown (CommonMark): blocks with their times, both roles, hazards, and the calls of its fork drills. */
-export function printClass(plan: ClassPlan): string {
-  let at = 0;
-  const blocks = plan.blocks.map((block) => {
-    const { total } = blockTime(block, plan);
-    const start = at;
-    at += total;
+export function printClass(plan: ClassPlan, barred: readonly BarredBlock[] = []): string {
+  const blocks = timetable(plan).map(({ block, start, total }) => {
     const dose = doseWords(block);
     const hazards =
       'hazards' in block && block.hazards.length > 0
         ? block.hazards.map((tag) => tag.replaceAll('-', ' '))
         : [];
     const lines = [
-      `## ${clock(start)} ${plainLine(block.title)}`,
+      `## ${clockText(start)} ${plainLine(block.title)}`,
       '',
-      `*${blockName(block.kind)}, ${clock(total)}${dose && `, ${dose}`}${'resistance' in block ? `, ${block.resistance}` : ''}*`,
+      `*${blockName(block.kind)}, ${clockText(total)}${dose && `, ${dose}`}${'resistance' in block ? `, ${block.resistance}` : ''}*`,
       '',
       ...(block.why ? [plainLine(block.why), ''] : []),
       ...blockLines(block).map(({ who, text }) => `- ${WHO[who]}${plainLine(text)}`),
       ...(hazards.length > 0 ? [`- Care: ${hazards.join(', ')}`] : []),
-      ...('override' in block && block.override
-        ? [`- Barred by the rules of this class, done all the same: ${plainLine(block.override)}`]
-        : []),
+      ...barred.filter((one) => one.block.id === block.id).map((one) => `- ${plainLine(barredWords(one))}`),
       ...(block.kind === 'fork'
         ? [
             `- Calls: ${forkCalls(block, CALLS)
@@ -59,7 +52,7 @@ export function printClass(plan: ClassPlan): string {
   const total = classSeconds(plan);
   return `${[
     `# ${plainLine(plan.name)}`,
-    `${plan.when ? `${plan.when.date}, ${plan.when.start}; ` : ''}${plan.minutes} minutes, ${plan.people} people, ${plan.apparel}; ${clock(total)} planned.`,
+    `${plan.when ? `${plan.when.date}, ${plan.when.start}; ` : ''}${plan.minutes} minutes, ${plan.people} people, ${plan.apparel}; ${clockText(total)} planned.`,
     ...blocks,
     'Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what may be done; joint attacks and strangles are finished slowly and released at the tap.',
   ].join('\n\n')}\n`;

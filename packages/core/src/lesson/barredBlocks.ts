@@ -20,3 +20,9 @@ export function barredBlocks(blocks: readonly Block[], rules: RulesProfile | und
     return barred.length > 0 ? [{ block, barred, override: override.trim() }] : [];
   });
 }
+
+/** What is said of a barred block on screen and on paper. */
+export const barredWords = ({ override }: BarredBlock): string =>
+  override
+    ? `Barred by the rules of this class, done all the same: ${override}`
+    : 'Barred by the rules of this class, and no reason is given: not to be done.';

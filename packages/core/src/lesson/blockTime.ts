@@ -39,3 +39,16 @@ export function trioSeconds(plan: Room & Pick<ClassPlan, 'blocks'>): number {
 export function classSeconds(plan: Room & Pick<ClassPlan, 'blocks'>): number {
   return plan.blocks.reduce((sum, block) => sum + blockTime(block, plan).total, 0);
 }
+
+/** Every block with when it begins and how long it takes, seconds from the beginning of the class. */
+export function timetable(
+  plan: Room & Pick<ClassPlan, 'blocks'>,
+): { block: Block; start: number; total: number }[] {
+  let at = 0;
+  return plan.blocks.map((block) => {
+    const { total } = blockTime(block, plan);
+    const start = at;
+    at += total;
+    return { block, start, total };
+  });
+}

@@ -16,7 +16,7 @@ const SETS = 60;
  * @throws RangeError where the map cannot be weighed, or nothing in it is for the level
  */
 export function helpfulRoot(
-  request: Omit<LessonRequest, 'root'> & { without?: readonly string[] | undefined },
+  request: Omit<LessonRequest, 'root' | 'minutes'> & { without?: readonly string[] | undefined },
 ): string {
   const { map, level, known, without = [] } = request;
   const options = lessonOptions(request);

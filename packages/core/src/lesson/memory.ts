@@ -1,11 +1,5 @@
 import { type Card, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 
-/** How well something went when it came up, in our own words. */
-const GRADES = ['lost', 'patchy', 'held', 'sharp'] as const;
-export type Grade = (typeof GRADES)[number];
-
-const RATING = { lost: Rating.Again, patchy: Rating.Hard, held: Rating.Good, sharp: Rating.Easy } as const;
-
 /** What has been practised on some days, as a memory model has it. */
 export type Memory = Card;
 
@@ -16,12 +10,12 @@ const scheduler = fsrs({ enable_fuzz: false, enable_short_term: false });
 const noon = (date: string): Date => new Date(`${date}T12:00:00Z`);
 
 /**
- * The memory after a practice; the first makes it. The model is `ts-fsrs`' (the free spaced-repetition scheduler).
+ * The memory after a practice in which it held; the first makes it. The model is `ts-fsrs`' (the free spaced-repetition scheduler).
  * @param date year-month-day, not before the last practice
  */
-export function practised(memory: Memory | undefined, date: string, grade: Grade = 'held'): Memory {
+export function practised(memory: Memory | undefined, date: string): Memory {
   const now = noon(date);
-  return scheduler.next(memory ?? createEmptyCard(now), now, RATING[grade]).card;
+  return scheduler.next(memory ?? createEmptyCard(now), now, Rating.Good).card;
 }
 
 /** How likely it is still there on a day, in [0, 1]; 1 on the day of practice itself. */

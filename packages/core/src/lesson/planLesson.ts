@@ -125,7 +125,7 @@ export function planLesson(request: LessonRequest): PlannedLesson {
 }
 
 /** What a lesson is weighed under. */
-export function lessonOptions(request: Omit<LessonRequest, 'root'>): WeighOptions {
+export function lessonOptions(request: Omit<LessonRequest, 'root' | 'minutes'>): WeighOptions {
   const rules = lessonRules(request);
   return { ...request.options, apparel: request.apparel, ...(rules && { rules }) };
 }

@@ -2,6 +2,7 @@ import type { Lesson } from '../model/classPlan.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { helpfulRoot } from './helpfulRoot.ts';
+import { ifAny } from './ifAny.ts';
 import type { LessonRequest } from './lessonRequest.ts';
 import { type Memory, practised, retained } from './memory.ts';
 import { type PlannedLesson, planLesson } from './planLesson.ts';
@@ -17,6 +18,8 @@ const ENOUGH = 0.05;
 export interface TaughtOn {
   date: string;
   lesson: Pick<Lesson, 'steps' | 'returns'>;
+  /** Exchanges that found no time in it. */
+  leftOver?: readonly string[] | undefined;
 }
 
 export interface TermRequest
@@ -24,8 +27,8 @@ export interface TermRequest
   dates: readonly TermDate[];
   /** Positions to work through in order; when they are done, or none are given, what helps most. */
   themes: readonly string[];
-  /** Classes held or planned before the first date. */
-  before?: readonly TaughtOn[] | undefined;
+  /** Classes that are there already, in order: each counts for the dates after it. */
+  held?: readonly TaughtOn[] | undefined;
 }
 
 export interface PlannedTermClass extends TermDate {
@@ -38,20 +41,26 @@ export interface PlannedTermClass extends TermDate {
  * left to give, then the next one comes. First in every class comes back what found no time in the last one, then what is
  * likely to have faded under `FADING`. The same request gives the same term.
  * @param onClass told of each class as it is planned
- * @throws RangeError where nothing can be taught on the first date
+ * Where nothing is left to teach, it ends before the dates do.
  */
 export function planTerm(
-  { dates, themes, before = [], ...request }: TermRequest,
+  { dates, themes, held = [], ...request }: TermRequest,
   onClass?: (done: number, total: number) => void,
 ): PlannedTermClass[] {
   const { map } = request;
   const index = indexMap(map);
-  const state = memoriesOf(before);
+  const state = new Map<string, Memory>();
+  const waiting = [...held];
   const queue = [...themes];
   const done = new Set<string>();
-  let carried: string[] = [];
+  let carried: readonly string[] = [];
   const classes: PlannedTermClass[] = [];
   for (const [i, when] of dates.entries()) {
+    for (let one = waiting[0]; one && one.date <= when.date; one = waiting[0]) {
+      remember(state, one);
+      carried = one.leftOver ?? [];
+      waiting.shift();
+    }
     const known = [...state.keys()];
     const returns = returnsOn(map, when.date, carried, state);
     const ask = (root: string) => planLesson({ ...request, root, minutes: when.minutes, known, returns });
@@ -68,44 +77,27 @@ export function planTerm(
   function nextLesson(ask: (root: string) => PlannedLesson): PlannedLesson | undefined {
     let scant: PlannedLesson | undefined;
     while (queue.length > 0) {
-      const planned = attempt(ask, queue[0]!);
+      const planned = ifAny(() => ask(queue[0]!));
       if (planned && gainOf(planned) >= ENOUGH) return planned;
       scant ??= planned;
       done.add(queue.shift()!);
     }
-    for (let tries = 0; tries < map.positions.length; tries++) {
-      const root = helpfulRoot({ ...request, minutes: 0, known: [...state.keys()], without: [...done] });
-      const planned = attempt(ask, root);
+    for (;;) {
+      const known = [...state.keys()];
+      const root = ifAny(() => helpfulRoot({ ...request, known, without: [...done] }));
+      if (root === undefined) return scant;
+      const planned = ifAny(() => ask(root));
       if (planned && gainOf(planned) >= ENOUGH) {
         queue.push(root);
         return planned;
       }
       done.add(root);
       scant ??= planned;
-      if (done.size >= map.positions.length) break;
     }
-    return scant;
   }
 }
 
 const gainOf = ({ lesson }: PlannedLesson): number => lesson.value - lesson.before;
-
-/** A lesson, or undefined where nothing is left to teach from there. */
-function attempt(ask: (root: string) => PlannedLesson, root: string): PlannedLesson | undefined {
-  try {
-    return ask(root);
-  } catch (error) {
-    if (error instanceof RangeError) return undefined;
-    throw error;
-  }
-}
-
-/** The memory of every move after some classes, which come in order of their dates. */
-function memoriesOf(classes: readonly TaughtOn[]): Map<string, Memory> {
-  const state = new Map<string, Memory>();
-  for (const one of classes) remember(state, one);
-  return state;
-}
 
 /** What a class leaves in memory. */
 export function remember(state: Map<string, Memory>, { date, lesson }: TaughtOn): void {
@@ -122,7 +114,7 @@ function returnsOn(
 ): ReturnOf[] {
   const index = indexMap(map);
   const fading = [...state]
-    .map(([move, memory]) => ({ move, kept: retained(memory, date), last: memory.last_review }))
+    .map(([move, memory]) => ({ move, kept: retained(memory, date) }))
     .filter(({ kept }) => kept < FADING)
     .sort((a, b) => a.kept - b.kept || (a.move < b.move ? -1 : 1));
   const carriedMoves = new Set(carried.map((id) => index.exchange.get(id)?.move));

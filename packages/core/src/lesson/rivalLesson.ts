@@ -1,4 +1,5 @@
 import type { Lesson } from '../model/classPlan.ts';
+import { ifAny } from './ifAny.ts';
 import type { LessonRequest } from './lessonRequest.ts';
 import { planLesson } from './planLesson.ts';
 
@@ -24,20 +25,11 @@ export function rivalLesson(request: LessonRequest, lesson: Lesson): RivalLesson
   let best: RivalLesson | undefined;
   for (const { move: without } of steps) {
     if (pinned.includes(without)) continue;
-    const other = attempt({ ...request, out: [...(request.out ?? []), without] });
+    // Where nothing is left to teach there is no other choice.
+    const other = ifAny(() => planLesson({ ...request, out: [...(request.out ?? []), without] }).lesson);
     if (!other || other.value < value - NEARLY || (best && best.value >= other.value)) continue;
     const instead = other.steps.flatMap(({ move, name }) => (taught.has(move) ? [] : [name]));
     best = { without, instead, value: other.value };
   }
   return best;
-}
-
-/** Where nothing is left to teach there is no other choice. */
-function attempt(request: LessonRequest): Lesson | undefined {
-  try {
-    return planLesson(request).lesson;
-  } catch (error) {
-    if (error instanceof RangeError) return undefined;
-    throw error;
-  }
 }

@@ -5,13 +5,21 @@ const Degrees = z.number().min(-360).max(360);
 export const ROUTES = ['outside', 'inside', 'behind'] as const;
 
 /** What helps to draw a position where holds and signs do not say enough; degrees. */
-export const PoseHintsSchema = z.strictObject({
-  /** How bottom, and top, is turned about the vertical: 0 = facing the other. */
-  ownYaw: Degrees.optional(),
-  topYaw: Degrees.optional(),
-  /** Where it is looked at from: round the pair, and from how high. */
-  view: z.strictObject({ azimuth: Degrees, elevation: z.number().min(0).max(80) }).optional(),
-  /** Which way a hooking foot goes round what it hooks, by contact. */
-  routes: z.partialRecord(ContactSchema, z.enum(ROUTES)).optional(),
-});
+export const PoseHintsSchema = z
+  .strictObject({
+    /** How bottom, and top, is turned about the vertical: 0 = facing the other. */
+    ownYaw: Degrees.optional(),
+    topYaw: Degrees.optional(),
+    /** Where it is looked at from: round the pair, and from how high. */
+    view: z.strictObject({ azimuth: Degrees, elevation: z.number().min(0).max(80) }).optional(),
+    /** Which way a hooking foot goes round what it hooks, by contact. */
+    routes: z
+      .partialRecord(ContactSchema, z.enum(ROUTES))
+      .refine(
+        (routes) => Object.keys(routes).length > 0,
+        'say which foot goes which way, or leave routes out',
+      )
+      .optional(),
+  })
+  .refine((hints) => Object.keys(hints).length > 0, 'give at least one hint, or leave pose out');
 export type PoseHints = z.infer<typeof PoseHintsSchema>;

@@ -10,7 +10,7 @@ import { presetTurn, setLeg } from './presets.ts';
 import { AVERAGE_BUILD, LIMITS, type PoseBuild, SPINE, UNKNOWNS } from './skeleton.ts';
 import { clamp, type Vec3 } from './vec3.ts';
 
-/** Poses of another version of the solver are solved again. */
+/** Poses and pictures of another version are made again: it grows with every change of the solver or of the drawing. */
 export const POSE_VERSION = 1;
 
 /** Where two bodies are. */

@@ -35,7 +35,8 @@ function asked({ holds, topHolds, signs, pose }: Pictured, builds: Builds): stri
 
 /** A position on the side that is solved: of it and its mirror image the one whose text comes first. */
 function canonicalSide(position: Pictured, builds: Builds = AVERAGE) {
-  const other = mirror('position', position as Position);
+  // What a picture does not hang on need not be there.
+  const other = mirror('position', { ...position, looks: [] } as unknown as Position);
   const [plain, mirrored] = [asked(position, builds), asked(other, builds)];
   return mirrored < plain
     ? { position: other, mirrored: true, text: mirrored }

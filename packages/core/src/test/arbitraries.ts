@@ -18,6 +18,7 @@ import { MECHANIC_FORMS, type Mechanic, MechanicSchema } from '../model/mechanic
 import { MOVE_KINDS, type Move, MoveSchema } from '../model/move.ts';
 import { type Opponent, OpponentSchema } from '../model/opponent.ts';
 import { type Landing, OUTCOMES } from '../model/outcome.ts';
+import { type PoseHints, ROUTES } from '../model/poseHints.ts';
 import { type Position, PositionSchema, type System, SystemSchema } from '../model/position.ts';
 import { REACTION_GROUPS, type Reaction, ReactionSchema } from '../model/reaction.ts';
 import { type Scenario, ScenarioSchema } from '../model/scenario.ts';
@@ -157,6 +158,22 @@ export const reaction = (id: string): fc.Arbitrary<Reaction> =>
     .map((value) => ReactionSchema.parse({ id, ...value }));
 
 /** An exchange before it has its id. */
+const degrees = fc.integer({ min: -360, max: 360 });
+const poseHints: fc.Arbitrary<PoseHints> = fc
+  .record(
+    {
+      ownYaw: degrees,
+      topYaw: degrees,
+      view: fc.record({ azimuth: degrees, elevation: fc.integer({ min: 0, max: 80 }) }),
+      routes: fc.dictionary(fc.constantFrom(...CONTACTS), fc.constantFrom(...ROUTES), {
+        minKeys: 1,
+        maxKeys: 3,
+      }),
+    },
+    { requiredKeys: [] },
+  )
+  .filter((hints) => Object.keys(hints).length > 0);
+
 type Written = Omit<Exchange, 'id'> & { said: Partial<Exchange> };
 
 /** A small map whose references all resolve: up to 5 positions, 6 moves, 8 exchanges, 3 reactions, and what hangs on them. */
@@ -198,6 +215,7 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
             note: text,
             faults,
             feel: text,
+            pose: poseHints,
           },
           { requiredKeys: ['name', 'holds', 'topHolds', 'signs', 'entry', 'systems', 'faults'] },
         )

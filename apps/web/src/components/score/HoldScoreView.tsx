@@ -1,9 +1,10 @@
 import { type Apparel, contactName, type GuardMap, type HoldScore, holdScore } from '@aftersquall/core';
-import { FlipHorizontal2, Pause, Play } from 'lucide-react';
+import { FlipHorizontal2 } from 'lucide-react';
 import { type CSSProperties, useEffect, useMemo, useState } from 'react';
 import { ApparelToggle } from '../ApparelToggle.tsx';
 import { clock } from '../clock.ts';
 import { Hazards } from '../Hazards.tsx';
+import { PlayHead } from '../PlayHead.tsx';
 import styles from './holdScore.module.scss';
 
 interface Props {
@@ -50,26 +51,14 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
   return (
     <figure className={styles.score} aria-label="Hold score">
       <figcaption>
-        <button
-          type="button"
-          className="btn btn-sm btn-plain"
-          aria-label={running ? 'Stop the play head' : 'Run the play head'}
-          onClick={() => {
-            if (!running && at >= seconds) setAt(0);
-            setRunning(!running);
-          }}
-        >
-          {running ? <Pause size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-        </button>
-        <input
-          type="range"
-          className="form-range"
-          aria-label="Play head"
-          min={0}
-          max={score.seconds}
+        <PlayHead
+          at={at}
+          end={score.seconds}
           step={0.5}
-          value={at}
-          onChange={({ target }) => setAt(Number(target.value))}
+          running={running}
+          onAt={setAt}
+          onRun={setRunning}
+          words={{ run: 'Run the play head', stop: 'Stop the play head', place: 'Play head' }}
         />
         <span>
           {clock(at)} of {clock(score.seconds)}

@@ -1,5 +1,5 @@
 import type { ClassPlan, Issue } from '@aftersquall/core';
-import { useId } from 'react';
+import { DayField } from '../../components/fields/DayField.tsx';
 import { SavedField } from '../../components/fields/SavedField.tsx';
 import styles from './lessons.module.scss';
 
@@ -12,21 +12,14 @@ const USUAL_START = '18:30';
 
 /** The day of the class and when it starts; without a day it stands in no calendar. */
 export function ClassDay({ when, onChange }: Props) {
-  const id = useId();
   return (
     <>
       <div className={styles.day}>
-        <label className="form-label" htmlFor={id}>
-          Day
-        </label>
-        <input
-          id={id}
-          type="date"
-          className="form-control form-control-sm"
+        <DayField
+          label="Day"
           value={when?.date ?? ''}
-          onChange={({ target: { value } }) =>
-            onChange(value ? { date: value, start: when?.start ?? USUAL_START } : undefined)
-          }
+          optional
+          onSave={(date) => onChange(date ? { date, start: when?.start ?? USUAL_START } : undefined)}
         />
       </div>
       {when && (

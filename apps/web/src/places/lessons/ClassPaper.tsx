@@ -1,8 +1,9 @@
 import {
   type BarredBlock,
+  type Block,
+  barredWords,
   blockLines,
   blockName,
-  blockTime,
   type ClassPlan,
   doseWords,
   forkCalls,
@@ -12,6 +13,7 @@ import {
   type Lesson,
   landingWords,
   reactionName,
+  timetable,
 } from '@aftersquall/core';
 import { clock } from '../../components/clock.ts';
 import { Hazards } from '../../components/Hazards.tsx';
@@ -52,7 +54,7 @@ export function ClassPaper({ plan, map, paper, barred }: Props) {
         </p>
       )}
       {paper === 'sheet' && <Blocks plan={plan} barred={barred} />}
-      {paper === 'wall' && <Wall plan={plan} />}
+      {paper === 'wall' && <Blocks plan={plan} barred={barred} large />}
       {paper === 'handout' &&
         (map && plan.lesson ? (
           <Handout map={map} lesson={plan.lesson} />
@@ -65,30 +67,6 @@ export function ClassPaper({ plan, map, paper, barred }: Props) {
         may be done; joint attacks and strangles are finished slowly and released at the tap.
       </footer>
     </article>
-  );
-}
-
-/** For the wall: when what begins, large enough to be read from the mat. */
-function Wall({ plan }: { plan: ClassPlan }) {
-  let at = 0;
-  return (
-    <table>
-      <tbody>
-        {plan.blocks.map((block) => {
-          const start = at;
-          at += blockTime(block, plan).total;
-          return (
-            <tr key={block.id}>
-              <th scope="row">{clock(start)}</th>
-              <td>
-                <b>{block.title}</b> <small>{doseWords(block)}</small>
-                {'hazards' in block && <Hazards tags={block.hazards} />}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
   );
 }
 
@@ -110,59 +88,62 @@ function Scores({ map, plan }: { map: GuardMap; plan: ClassPlan }) {
   );
 }
 
-/** The blocks with their times, both roles and what to take care of. */
-function Blocks({ plan, barred }: Pick<Props, 'plan' | 'barred'>) {
-  let at = 0;
+/** The blocks with their times, both roles and what to take care of; `large`, for the wall, without the words. */
+function Blocks({ plan, barred, large = false }: Pick<Props, 'plan' | 'barred'> & { large?: boolean }) {
   return (
     <table>
       <tbody>
-        {plan.blocks.map((block) => {
-          const start = at;
-          const { total } = blockTime(block, plan);
-          at += total;
-          return (
-            <tr key={block.id}>
-              <th scope="row">
-                {clock(start)}
-                <small>{clock(total)}</small>
-              </th>
-              <td>
-                <b>{block.title}</b>{' '}
-                <small>
-                  {[blockName(block.kind), doseWords(block), 'resistance' in block && block.resistance]
-                    .filter(Boolean)
-                    .join(', ')}
-                </small>
-                {'hazards' in block && <Hazards tags={block.hazards} />}
-                {barred
-                  .filter((one) => one.block.id === block.id)
-                  .map(({ override }) => (
-                    <p key={block.id}>
-                      <em>Barred by the rules of this class: </em>
-                      {override || 'not to be done, no reason is given.'}
-                    </p>
-                  ))}
-                {blockLines(block).map(({ who, text }) => (
-                  <p key={`${who} ${text}`}>
-                    {WHO[who] && <em>{WHO[who]}: </em>}
-                    {text}
-                  </p>
+        {timetable(plan).map(({ block, start, total }) => (
+          <tr key={block.id}>
+            <th scope="row">
+              {clock(start)}
+              {!large && <small>{clock(total)}</small>}
+            </th>
+            <td>
+              <b>{block.title}</b>{' '}
+              <small>
+                {[
+                  !large && blockName(block.kind),
+                  doseWords(block),
+                  !large && 'resistance' in block && block.resistance,
+                ]
+                  .filter(Boolean)
+                  .join(', ')}
+              </small>
+              {'hazards' in block && <Hazards tags={block.hazards} />}
+              {barred
+                .filter((one) => one.block.id === block.id)
+                .map((one) => (
+                  <p key={block.id}>{barredWords(one)}</p>
                 ))}
-                {block.kind === 'fork' && (
-                  <p>
-                    <em>Calls: </em>
-                    {forkCalls(block, CALLS)
-                      .map((call) => call + 1)
-                      .join(' ')}{' '}
-                    ({block.links.map(({ meets }, i) => `${i + 1} ${meets || 'nothing'}`).join(', ')})
-                  </p>
-                )}
-              </td>
-            </tr>
-          );
-        })}
+              {!large && <Words block={block} />}
+            </td>
+          </tr>
+        ))}
       </tbody>
     </table>
+  );
+}
+
+function Words({ block }: { block: Block }) {
+  return (
+    <>
+      {blockLines(block).map(({ who, text }) => (
+        <p key={`${who} ${text}`}>
+          {WHO[who] && <em>{WHO[who]}: </em>}
+          {text}
+        </p>
+      ))}
+      {block.kind === 'fork' && (
+        <p>
+          <em>Calls: </em>
+          {forkCalls(block, CALLS)
+            .map((call) => call + 1)
+            .join(' ')}{' '}
+          ({block.links.map(({ meets }, i) => `${i + 1} ${meets || 'nothing'}`).join(', ')})
+        </p>
+      )}
+    </>
   );
 }
 

@@ -71,6 +71,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
   const [paper, setPaper] = useState<Paper>('sheet');
   const chosenRules = useAppSelector(({ settings }) => settings.rules);
   const rules = SHIPPED_PROFILES.find(({ id }) => id === (plan.lesson?.rules ?? chosenRules));
+  // A review has no level of its own: what is chosen alone decides.
   const asked = { level: 'expert' as const, ...plan.lesson, apparel: plan.apparel, rules };
   const barred = barredBlocks(plan.blocks, lessonRules(asked));
   const total = classSeconds(plan);
@@ -177,7 +178,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
           <button
             type="button"
             className="btn btn-sm btn-plain"
-            onClick={() => saveFile(`${plan.id}.md`, printClass(plan), 'text/markdown;charset=utf-8')}
+            onClick={() => saveFile(`${plan.id}.md`, printClass(plan, barred), 'text/markdown;charset=utf-8')}
           >
             <FileDown size={14} aria-hidden /> Markdown
           </button>

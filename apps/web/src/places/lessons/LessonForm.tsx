@@ -4,6 +4,7 @@ import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
+import { rootChoices } from '../../components/fields/rootChoices.ts';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SidesChoice } from '../../components/SidesChoice.tsx';
@@ -52,14 +53,7 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
   const [params, set] = useAddress();
   const asked = params.get('root') ?? goal.root;
   const root = index.position.has(asked) ? asked : '';
-  const roots = [
-    ...map.systems.map(({ id, name }) => ({ id, name })),
-    { id: '', name: 'In no system' },
-  ].flatMap((system) =>
-    map.positions
-      .filter(({ id, systems }) => (systems[0] ?? '') === system.id && index.movesOf(id).length > 0)
-      .map(({ id, name }) => ({ value: id, name, group: system.name })),
-  );
+  const roots = rootChoices(map);
   const chain = map.chains.find(({ id }) => asked === CHAIN + id);
   const ofChain = (chain?.exchanges ?? []).flatMap(
     (id) => index.move.get(index.exchange.get(id)?.move ?? '') ?? [],

@@ -19,7 +19,7 @@ export function WhereWeAre({ map, position, onChoose, onWall }: Props) {
   );
   return (
     <>
-      <TurnablePicture position={position} width={300} />
+      <TurnablePicture key={`${position.id} ${position.leadSide}`} position={position} width={300} />
       <h3 className="mt-2">{position.name}</h3>
       <button type="button" className="btn btn-sm btn-plain mb-2" onClick={onWall}>
         <LayoutGrid size={15} aria-hidden /> Another position

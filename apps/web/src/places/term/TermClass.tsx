@@ -1,8 +1,16 @@
-import { type GuardMap, indexMap, signedPoints, type TermClassStory } from '@aftersquall/core';
+import {
+  type GuardMap,
+  type Holiday,
+  holidayOn,
+  indexMap,
+  signedPoints,
+  type TermClassStory,
+} from '@aftersquall/core';
 import { format, parseISO } from 'date-fns';
 import { RefreshCw } from 'lucide-react';
 import { Link } from 'react-router';
 import { classAddress } from '../../components/addresses.ts';
+import { DayField } from '../../components/fields/DayField.tsx';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import type { DatedClass } from '../../store/classHead.ts';
 import { renewTerm } from './renewTerm.ts';
@@ -14,6 +22,7 @@ interface Props {
   plan: DatedClass;
   classes: readonly DatedClass[];
   story: TermClassStory | undefined;
+  holidays: readonly Holiday[];
   onMove: (date: string) => void;
 }
 
@@ -21,10 +30,11 @@ interface Props {
 const NAMED = 6;
 
 /** One class of the term: what it teaches, what comes back in it and why, what it stands on that is missing. */
-export function TermClass({ map, plan, classes, story, onMove }: Props) {
+export function TermClass({ map, plan, classes, story, holidays, onMove }: Props) {
   const { lesson, when } = plan;
   const later = classes.slice(classes.indexOf(plan)).filter((one) => one.lesson);
   const { progress, run, stop } = usePlanning();
+  const holiday = holidayOn(holidays, when.date);
   const root = lesson && indexMap(map).position.get(lesson.root);
   return (
     <aside className={styles.card} aria-label="The class">
@@ -35,6 +45,7 @@ export function TermClass({ map, plan, classes, story, onMove }: Props) {
         {root && <PositionPicture position={root} width={96} />}
         <Link to={classAddress(plan.id)}>{plan.name}</Link>
       </h2>
+      {holiday && <p className="notice">In {holiday.name}: no classes are held then.</p>}
       {story && story.broken.length > 0 && (
         <div className="notice hazard" role="note">
           {story.broken.map((text) => (
@@ -82,15 +93,7 @@ export function TermClass({ map, plan, classes, story, onMove }: Props) {
         </>
       )}
       <div className={styles.actions}>
-        <label className="small">
-          Day{' '}
-          <input
-            type="date"
-            className="form-control form-control-sm"
-            value={when.date}
-            onChange={({ target }) => target.value && onMove(target.value)}
-          />
-        </label>
+        <DayField label="Day" value={when.date} onSave={onMove} />
         {later.length > 0 &&
           (progress ? (
             <button type="button" className="btn btn-sm btn-plain" onClick={stop}>

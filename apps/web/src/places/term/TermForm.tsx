@@ -17,10 +17,12 @@ import {
 import { addDays, addWeeks, isMonday, nextMonday, parseISO } from 'date-fns';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
+import { DayField } from '../../components/fields/DayField.tsx';
+import { rootChoices } from '../../components/fields/rootChoices.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
-import type { DatedClass } from '../../store/classHead.ts';
+import { type DatedClass, taughtIn } from '../../store/classHead.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { keepTerm } from './keepTerm.ts';
 import styles from './term.module.scss';
@@ -51,11 +53,7 @@ export function TermForm({ map, club, classes, onClub, onPlanned }: Props) {
   const free = termDates(slots, { from, weeks, holidays }).filter(
     ({ date, start }) => !classes.some(({ when }) => when.date === date && when.start === start),
   );
-  const roots = map.systems.flatMap((system) =>
-    map.positions
-      .filter(({ id, systems }) => systems[0] === system.id && index.movesOf(id).length > 0)
-      .map(({ id, name }) => ({ value: id, name, group: system.name })),
-  );
+  const roots = rootChoices(map);
   const change = <K extends 'slot' | 'holiday'>(
     kind: K,
     before: K extends 'slot' ? TermSlot : Holiday,
@@ -84,9 +82,7 @@ export function TermForm({ map, club, classes, onClub, onPlanned }: Props) {
           map,
           dates: free,
           themes,
-          before: classes.flatMap(({ when, lesson }) =>
-            lesson && when.date < from ? [{ date: when.date, lesson }] : [],
-          ),
+          held: taughtIn(classes),
           people: Number(goal.people) || 14,
           apparel,
           level: goal.level,
@@ -147,18 +143,19 @@ export function TermForm({ map, club, classes, onClub, onPlanned }: Props) {
                 onSave={(name) => change('holiday', holiday, { name })}
               />
               {(['from', 'to'] as const).map((end) => (
-                <input
+                <DayField
                   key={end}
-                  type="date"
-                  className="form-control form-control-sm"
-                  aria-label={end === 'from' ? `${holiday.name}, first day` : `${holiday.name}, last day`}
+                  label={end === 'from' ? `${holiday.name}, first day` : `${holiday.name}, last day`}
+                  hideLabel
                   value={holiday[end]}
-                  onChange={({ target: { value } }) => {
-                    if (!value) return;
-                    const moved = { ...holiday, [end]: value };
+                  onSave={(day) => {
                     // The other end goes along where it would be passed.
-                    const [first, last] = end === 'from' ? [value, moved.to] : [moved.from, value];
-                    change('holiday', holiday, first <= last ? { [end]: value } : { from: value, to: value });
+                    const moved = { ...holiday, [end]: day };
+                    change(
+                      'holiday',
+                      holiday,
+                      moved.from <= moved.to ? { [end]: day } : { from: day, to: day },
+                    );
                   }}
                 />
               ))}
@@ -202,15 +199,7 @@ export function TermForm({ map, club, classes, onClub, onPlanned }: Props) {
         </fieldset>
       </div>
       <div className={styles.go}>
-        <label className="small">
-          From{' '}
-          <input
-            type="date"
-            className="form-control form-control-sm"
-            value={from}
-            onChange={({ target }) => target.value && setFrom(target.value)}
-          />
-        </label>
+        <DayField label="From" value={from} onSave={setFrom} />
         <label className="small">
           Weeks{' '}
           <input
@@ -238,7 +227,7 @@ export function TermForm({ map, club, classes, onClub, onPlanned }: Props) {
           <button
             type="button"
             className="btn btn-now"
-            disabled={free.length === 0}
+            disabled={free.length === 0 || roots.length === 0}
             onClick={() => void plan()}
           >
             Plan {free.length} {free.length === 1 ? 'class' : 'classes'}
@@ -247,9 +236,11 @@ export function TermForm({ map, club, classes, onClub, onPlanned }: Props) {
         <span className="soft small">
           {slots.length === 0
             ? 'Say first at which times of the week classes are held.'
-            : free.length === 0
-              ? 'Every one of these days has a class already: begin later, or take more weeks.'
-              : `For ${goal.people} people, ${goal.level}${goal.youth ? ', youth' : ''}, ${apparel}, as in “New class”. Days that have a class already keep it.`}
+            : roots.length === 0
+              ? 'The map has no moves yet: a term is made of them. Write some in the Map.'
+              : free.length === 0
+                ? 'Every one of these days has a class already: begin later, or take more weeks.'
+                : `For ${goal.people} people, ${goal.level}${goal.youth ? ', youth' : ''}, ${apparel}, as in “New class”. Days that have a class already keep it.`}
         </span>
       </div>
     </section>

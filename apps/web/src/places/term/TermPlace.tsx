@@ -142,6 +142,7 @@ export function TermPlace() {
                   map={map}
                   plan={open}
                   classes={classes}
+                  holidays={club?.holidays ?? []}
                   story={story.classes.find(({ id }) => id === open.id)}
                   onMove={(date) => void move(open, date)}
                 />

@@ -34,6 +34,8 @@ export const keepTerm =
       first ??= made.id;
     }
     if (!first) throw new Error('Nothing could be planned: choose other themes, or another level.');
-    dispatch(notify({ text: `${planned.length} classes are in the calendar.` }));
+    const short = request.dates.length - planned.length;
+    const rest = short > 0 ? ` For ${short} more nothing is left to teach from this map.` : '';
+    dispatch(notify({ text: `${planned.length} classes are in the calendar.${rest}` }));
     onKept(first);
   };

@@ -1,5 +1,5 @@
 import { diffDocuments, type GuardMap, SHIPPED_PROFILES } from '@aftersquall/core';
-import type { DatedClass } from '../../store/classHead.ts';
+import { type DatedClass, taughtIn } from '../../store/classHead.ts';
 import { selectSession } from '../../store/documents/documentsSlice.ts';
 import { changeDocument, openDocument } from '../../store/documents/engine.ts';
 import { notify } from '../../store/notices.ts';
@@ -20,9 +20,7 @@ export const renewTerm =
       map,
       dates: later.map(({ when, minutes }) => ({ ...when, minutes })),
       themes: [...new Set(later.map(({ lesson }) => lesson!.root))],
-      before: classes
-        .slice(0, at)
-        .flatMap(({ when, lesson }) => (lesson ? [{ date: when.date, lesson }] : [])),
+      held: taughtIn(classes.slice(0, at)),
       people: next.people,
       apparel: next.apparel,
       level,
@@ -30,12 +28,15 @@ export const renewTerm =
       rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
       method,
     });
-    for (const [i, { name, planned: found }] of planned.entries()) {
+    const nameOf = (root: string | undefined) => map.positions.find(({ id }) => id === root)?.name;
+    for (const [i, { name: named, planned: found }] of planned.entries()) {
       const address = { kind: 'class' as const, id: later[i]!.id };
       await dispatch(openDocument(address));
       const shown = selectSession('class', address.id)(getState())?.shown;
       if (!shown) continue;
       const { lesson, blocks, leftOver } = found;
+      // A name that the coach has given stays.
+      const name = shown.name === nameOf(shown.lesson?.root) ? named : shown.name;
       dispatch(
         changeDocument(
           address,
@@ -43,5 +44,7 @@ export const renewTerm =
         ),
       );
     }
-    dispatch(notify({ text: `${planned.length} classes planned anew.` }));
+    const short = later.length - planned.length;
+    const rest = short > 0 ? ` Nothing is left to teach in the last ${short}: they stay as they were.` : '';
+    dispatch(notify({ text: `${planned.length} classes planned anew.${rest}` }));
   };

@@ -24,7 +24,7 @@ export const classDocument = defineDocument<ClassPlan>()({
     leftOver: 'what waits for another class',
     lesson: 'what the class teaches',
   },
-  summary: ['name', 'map', 'minutes', 'people', 'apparel', 'when', 'lesson'],
+  summary: ['name', 'map', 'minutes', 'people', 'apparel', 'when', 'lesson', 'leftOver'],
   entities: { block },
   fieldWords: { secondsPerRep: 'seconds a rep', demoSeconds: 'time shown' },
 });

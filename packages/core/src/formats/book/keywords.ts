@@ -3,6 +3,7 @@ import { MECHANIC_FORMS } from '../../model/mechanic.ts';
 import { MOVE_KINDS } from '../../model/move.ts';
 import { ApparelSchema, LevelSchema, SideSchema, WearSchema } from '../../model/primitives.ts';
 import { REACTION_GROUPS } from '../../model/reaction.ts';
+import { pictureHints } from './pictureHints.ts';
 import { escapeText, splitEntries, unescapeText } from './text.ts';
 import {
   arrow,
@@ -124,6 +125,7 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     'top holds': key('topHolds', listOf(hold)),
     signs: key('signs', signs),
     note,
+    picture: key('pose', pictureHints),
     ...advice,
     fit: fits,
   },

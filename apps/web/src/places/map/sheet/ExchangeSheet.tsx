@@ -54,7 +54,9 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
           {move.name}
         </button>
       </h2>
-      {there && <MovementPicture from={here} to={there} seconds={exchangeSeconds(move, exchange)} />}
+      {there && (
+        <MovementPicture key={exchange.id} from={here} to={there} seconds={exchangeSeconds(move, exchange)} />
+      )}
       <div className={`${styles.fields} mt-2`}>
         <SelectField
           label="Met by"

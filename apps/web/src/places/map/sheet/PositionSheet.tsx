@@ -63,7 +63,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           <SavedField label="Name" value={position.name} onSave={(name) => save({ name })} />
         </div>
       </div>
-      <TurnablePicture position={position} width={330} />
+      <TurnablePicture key={position.id} position={position} width={330} />
       <BodyFitPart position={position} />
       {conflicts.map((conflict) => (
         <p key={conflict.words} className="hazard mb-1">

@@ -1,0 +1,30 @@
+import { readFileSync } from 'node:fs';
+import {
+  CLASS_FORMAT,
+  CLASS_VERSION,
+  type ClassPlan,
+  ClassSchema,
+  ClubSchema,
+  type GuardMap,
+  planTerm,
+  termDates,
+} from '@aftersquall/core';
+
+const club = new URL('kelpwick.club.json', import.meta.url);
+
+/** The demo's term: a class for every day of it, as the planner plans them. The first one has a name of its own. */
+export function demoTerm(map: GuardMap): ClassPlan[] {
+  const { slots, holidays } = ClubSchema.parse(JSON.parse(readFileSync(club, 'utf8')));
+  const asked = { people: 14, apparel: 'gi', level: 'intermediate', method: 'mixed' } as const;
+  const dates = termDates(slots, { from: '2026-12-01', weeks: 6, holidays });
+  const term = planTerm({ ...asked, map, dates, themes: ['cross-sleeve-standing'] });
+  return term.map(({ date, start, minutes, name: named, planned }, i) => {
+    const { lesson, blocks, leftOver } = planned;
+    const { people, apparel } = asked;
+    const [id, name] =
+      i === 0 ? ['tuesday', 'Tuesday: from the sleeve to the back'] : [`term-${i + 1}`, named];
+    const head = { format: CLASS_FORMAT, version: CLASS_VERSION, id, name, map: map.id };
+    const when = { date, start };
+    return ClassSchema.parse({ ...head, minutes, people, apparel, when, blocks, leftOver, lesson });
+  });
+}

@@ -1,0 +1,37 @@
+import { CONTACTS } from '../../model/contacts.ts';
+import { type PoseHints, ROUTES } from '../../model/poseHints.ts';
+import { BookSlip, readWord, shifted, splitEntries } from './text.ts';
+import { type Codec, number } from './values.ts';
+
+const yaw = number(-360, 360, '°');
+const height = number(0, 80, '°');
+const KINDS = ['own', 'top', 'from', ...CONTACTS] as const;
+
+/** Hints for the picture of a position: `own 40°, top -20°, from 90° at 26°, footL outside`. */
+export const pictureHints: Codec<PoseHints> = {
+  read(line) {
+    const hints: PoseHints = {};
+    for (const { text, at } of splitEntries(line))
+      shifted(at, () => {
+        const [word = '', ...rest] = text.split(' ');
+        const kind = readWord(KINDS, 'hint for a picture', word);
+        const value = rest.join(' ');
+        if (kind === 'own') hints.ownYaw = yaw.read(value);
+        else if (kind === 'top') hints.topYaw = yaw.read(value);
+        else if (kind === 'from') {
+          const [azimuth, elevation, more] = value.split(' at ');
+          if (elevation === undefined || more !== undefined)
+            throw new BookSlip(`"${value}" is no view; expected "90° at 26°": round the pair, and how high`);
+          hints.view = { azimuth: yaw.read(azimuth!), elevation: height.read(elevation) };
+        } else hints.routes = { ...hints.routes, [kind]: readWord(ROUTES, 'way round', value) };
+      });
+    return hints;
+  },
+  print: ({ ownYaw, topYaw, view, routes = {} }) =>
+    [
+      ...(ownYaw === undefined ? [] : [`own ${yaw.print(ownYaw)}`]),
+      ...(topYaw === undefined ? [] : [`top ${yaw.print(topYaw)}`]),
+      ...(view ? [`from ${yaw.print(view.azimuth)} at ${height.print(view.elevation)}`] : []),
+      ...Object.entries(routes).map(([contact, route]) => `${contact} ${route}`),
+    ].join(', '),
+};

@@ -1,0 +1,5 @@
+/** Seconds as a clock shows them: 95 → "1:35". */
+export function clockText(seconds: number): string {
+  const whole = Math.max(0, Math.round(seconds));
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
