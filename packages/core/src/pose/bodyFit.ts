@@ -1,7 +1,7 @@
 import type { PoseRecord } from '../model/poseRecord.ts';
 import type { Position } from '../model/position.ts';
 import type { DrawOptions } from './drawBodies.ts';
-import { drawPose, type PosePicture, poseStart, solvePose } from './poseRecord.ts';
+import { drawPose, type PosePicture, poseStart, solvePose, viewOf } from './poseRecord.ts';
 import { AVERAGE_BUILD, type PoseBuild } from './skeleton.ts';
 
 /** Bodies that a position is tried with, beside two average ones. */
@@ -34,6 +34,8 @@ export function bodyFit(
 ): BodyFit[] {
   const start = poseStart(record);
   const average = solvePose(position, { start }).energy;
+  // From one place all of them, so that only the bodies differ.
+  const view = viewOf(position, record);
   return (Object.keys(OTHER_BUILDS) as OtherBuild[]).map((build): BodyFit => {
     const builds = OTHER_BUILDS[build];
     const fitted = solvePose(position, { start, builds });
@@ -44,7 +46,7 @@ export function bodyFit(
       energy: fitted.energy,
       average,
       verdict: !counts ? 'about the same' : more > 0 ? 'harder' : 'easier',
-      picture: drawPose(position, fitted, { ...options, builds }),
+      picture: drawPose(position, fitted, { ...options, builds, view }),
     };
   });
 }

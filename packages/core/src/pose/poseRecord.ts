@@ -107,6 +107,10 @@ export interface PosePicture extends DrawnBodies {
   uncertain: boolean;
 }
 
+/** Where a kept pose is looked at from: as the position says, else where most is seen. */
+export const viewOf = (position: Pictured, record: PoseRecord, scene = sceneOf(position, record)): View =>
+  position.pose?.view ?? chooseView(scene);
+
 /**
  * Draws a kept pose.
  * @param view the position's own, else the best where nothing is said
@@ -121,7 +125,7 @@ export function drawPose(
   }: DrawOptions & { view?: View | undefined; builds?: Builds } = {},
 ): PosePicture {
   const scene = sceneOf(position, record, builds);
-  const view = wanted ?? position.pose?.view ?? chooseView(scene);
+  const view = wanted ?? viewOf(position, record, scene);
   return { ...drawBodies(scene, view, options), view, uncertain: record.energy > UNCERTAIN };
 }
 
@@ -154,8 +158,7 @@ export function drawBetween(
   count: number,
   options: DrawOptions = {},
 ): PosePicture[] {
-  const first = sceneOf(from.position, from.record);
-  const view = from.position.pose?.view ?? chooseView(first);
+  const view = viewOf(from.position, from.record);
   const [start, end] = [from, to].map(({ position, record }) => {
     const { mirrored } = canonicalSide(position);
     return mirrored ? mirrorPose(poseStart(record)) : poseStart(record);

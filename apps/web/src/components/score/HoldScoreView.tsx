@@ -96,11 +96,11 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
           <div className={`${styles.lane} ${styles.top}`}>
             <span>top</span>
             <div>
-              {score.top.map(({ at: when, name }) => (
+              {score.top.map(({ at: when, name }, i) => (
                 <span
                   key={`${when} ${name}`}
                   className={styles.event}
-                  style={{ left: share(when) }}
+                  style={{ left: share(when), maxWidth: share((score.top[i + 1]?.at ?? seconds) - when) }}
                   title={name}
                 >
                   ▼ {name}
@@ -118,7 +118,17 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
         ) : (
           'The start.'
         )}
+        {flipped && (
+          <small className="soft"> Left and right in these words are those of the side as written.</small>
+        )}
       </p>
+      <ol className={styles.all}>
+        {score.steps.map(({ at: when, text, cue }) => (
+          <li key={`${when} ${text}`}>
+            {clock(when)} {text} {cue && <em>{cue}</em>}
+          </li>
+        ))}
+      </ol>
       {score.troubles.map(({ at: when, text }) => (
         <p key={`${when} ${text}`} className="hazard small mb-0">
           {clock(when)}: {text}

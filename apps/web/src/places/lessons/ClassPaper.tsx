@@ -158,9 +158,11 @@ function Handout({ map, lesson }: { map: GuardMap; lesson: Lesson }) {
       </h3>
       {lesson.steps.map(({ move: id, name }) => {
         const move = index.move.get(id);
+        const from = move && index.position.get(move.position);
         const answers = move ? index.exchangesOf(id).filter(({ reaction }) => reaction !== 'none') : [];
         return (
           <div key={id}>
+            {from && <PositionPicture position={from} width={110} always />}
             <b>{name}</b>
             <ul>
               {answers.map((exchange) => (
