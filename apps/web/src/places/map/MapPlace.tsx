@@ -56,7 +56,7 @@ export function MapPlace() {
   const rules = useAppSelector(({ settings }) => SHIPPED_PROFILES.find(({ id }) => id === settings.rules));
   const dispatch = useAppDispatch();
   const [selection, select] = useSelection();
-  const { view, pane, spot, filters, set } = useView();
+  const { view, layout, pane, spot, filters, set } = useView();
   const [naming, setNaming] = useState<Naming>();
   // What has just been made is what the next key is for.
   const [made, setMade] = useState('');
@@ -67,7 +67,10 @@ export function MapPlace() {
     const beyond = shownBy(map, { ...filters, system: '', holes: false });
     return chartGraph(map, { shown, beyond, system, rules, folded: filters.folded });
   }, [map, shown, system, rules, filters, view]);
-  const board = useMemo(() => (view === 'board' ? boardOf(map, shown) : undefined), [map, shown, view]);
+  const board = useMemo(
+    () => (view === 'board' ? boardOf(map, shown, layout) : undefined),
+    [map, shown, view, layout],
+  );
   const { weighing, stale } = useMapWeighing(map);
   const { findings, fresh, failed } = useFindings(map, rules, weighing);
   const tide = useMemo(() => graph && weighing && tideOf(graph, weighing), [graph, weighing]);
@@ -219,6 +222,7 @@ export function MapPlace() {
             <AnswerBoard
               map={map}
               board={board}
+              onLayout={(next) => set({ board: next === 'tables' ? undefined : next })}
               worths={worths}
               stale={stale}
               system={system || undefined}

@@ -1,6 +1,7 @@
 import { type Apparel, type GuardMap, holes, type Level, type Position } from '@aftersquall/core';
 import { useMemo } from 'react';
 import { useAddress } from '../../store/useAddress.ts';
+import type { BoardLayout } from './board/boardModel.ts';
 import type { Spot } from './board/useSpot.ts';
 
 type MapView = 'currents' | 'board' | 'handbook';
@@ -40,6 +41,7 @@ export function useView() {
   const [row, column] = text('cell').split('.');
   return {
     view: (VIEWS.includes(text('view')) ? text('view') : 'currents') as MapView,
+    layout: (text('board') === 'grid' ? 'grid' : 'tables') as BoardLayout,
     pane: (text('pane') || undefined) as MapPane | undefined,
     spot: row ? ({ row, column: column || 'head' } satisfies Spot) : undefined,
     filters,

@@ -4,11 +4,11 @@ import { newMove, newPosition } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import type { Selection } from '../selection.ts';
+import { BoardFoot } from './BoardFoot.tsx';
 import { BoardHeader } from './BoardHeader.tsx';
-import { BoardKeys } from './BoardKeys.tsx';
 import { BoardLine, cellId, type Editing } from './BoardLine.tsx';
 import styles from './board.module.scss';
-import type { Board, BoardColumn, BoardRow } from './boardModel.ts';
+import type { Board, BoardColumn, BoardLayout, BoardRow } from './boardModel.ts';
 import { cellOf } from './boardModel.ts';
 import type { BoardWorths } from './boardWorths.ts';
 import { keyActions } from './keyActions.ts';
@@ -20,6 +20,7 @@ import { type Spot, useSpot } from './useSpot.ts';
 interface Props {
   map: GuardMap;
   board: Board;
+  onLayout: (layout: BoardLayout) => void;
   /** What the map is worth, once that is known. */
   worths: BoardWorths | undefined;
   stale: boolean;
@@ -32,12 +33,13 @@ interface Props {
 }
 
 /**
- * The answer board: moves down, reactions across, in each cell the answer. It is worked from the keyboard: arrows
- * move, typing fills, Tab goes on; + & | @ add a move, one that looks the same, a reaction, a position.
+ * The answer board: a table a position, its moves down and what top does about them across, in each cell the answer;
+ * or one wide grid over all reactions. It is worked from the keyboard: arrows move, typing fills, Tab goes on;
+ * + & | @ add a move, one that looks the same, a reaction, a position.
  */
 export function AnswerBoard(props: Props) {
   const { map, board, worths, stale, system, asked, onSpot: tell, selected, select } = props;
-  const { rows, columns } = board;
+  const { rows } = board;
   const dispatch = useAppDispatch();
   const scroller = useRef<HTMLDivElement>(null);
   const [editing, setEditing] = useState<Editing>();
@@ -48,12 +50,15 @@ export function AnswerBoard(props: Props) {
     0,
     rows.findIndex(({ key }) => key === spot?.row),
   );
-  const columnAt = columns.findIndex(({ key }) => key === spot?.column);
   const row = rows[rowAt];
-  const { width, height, lines, across } = useBoardView({
+  const columns = row?.columns ?? [];
+  const columnAt = row?.kind === 'move' ? columns.findIndex(({ key }) => key === spot?.column) : -1;
+  // A position's own row has no cells: whoever passes it going up or down stays in the column they came from.
+  const columnWanted = useRef(columnAt);
+  if (row?.kind === 'move') columnWanted.current = columnAt;
+  const { width, height, lines, stuck, across } = useBoardView({
     scroller,
-    rows,
-    columns,
+    board,
     rowAt,
     columnAt,
     spot,
@@ -74,9 +79,8 @@ export function AnswerBoard(props: Props) {
   const go = (toRow: number, toColumn: number) => {
     const next = rows[Math.min(Math.max(toRow, 0), rows.length - 1)];
     if (!next) return;
-    // A position's own row has a name and no cells.
-    const last = next.kind === 'position' ? -1 : columns.length - 1;
-    const column = columns[Math.min(toColumn, last)];
+    const last = next.kind === 'position' ? -1 : next.columns.length - 1;
+    const column = next.columns[Math.min(toColumn, last)];
     onSpot({ row: next.key, column: column?.key ?? 'head' });
     if (selected) select(thingAt(next, column));
   };
@@ -90,7 +94,7 @@ export function AnswerBoard(props: Props) {
   const commit = (after: 'down' | 'right' | 'left' | 'stay') => {
     setEditing(undefined);
     focusBoard();
-    if (after === 'down') go(rowAt + 1, columnAt);
+    if (after === 'down') go(rowAt + 1, columnWanted.current);
     if (after === 'right') onwards(1);
     if (after === 'left') onwards(-1);
   };
@@ -101,6 +105,7 @@ export function AnswerBoard(props: Props) {
     onSpot({ row: move.id, column: 'head' });
     setEditing({ at: 'head', text: '' });
   };
+  const onReaction = (id: string) => select({ kind: 'reaction', id });
   const clear = () => {
     const cell = row && columns[columnAt] && cellOf(map, row, columns[columnAt]!);
     if (cell?.kind !== 'answer') return;
@@ -113,6 +118,7 @@ export function AnswerBoard(props: Props) {
     const moves = keyActions({
       row: rowAt,
       column: columnAt,
+      columnDown: columnWanted.current,
       rows: rows.length,
       columns: columns.length,
       height: scroller.current?.clientHeight ?? 400,
@@ -146,20 +152,22 @@ export function AnswerBoard(props: Props) {
         role="grid"
         aria-label="Answer board"
         aria-rowcount={rows.length + 1}
-        aria-colcount={columns.length + 1}
+        aria-colcount={Math.max(0, ...rows.map((each) => each.columns.length)) + 1}
         aria-activedescendant={row ? cellId(row.key, columns[columnAt]?.key ?? 'head') : undefined}
         tabIndex={0}
         onKeyDown={onKeyDown}
       >
         <div style={{ width, height, position: 'relative' }}>
-          <BoardHeader
-            holes={board.holes}
-            columns={columns}
-            across={across}
-            width={width}
-            columnAt={columnAt}
-            onReaction={(id) => select({ kind: 'reaction', id })}
-          />
+          {board.layout === 'grid' && row && (
+            <BoardHeader
+              holes={board.holes}
+              columns={columns}
+              across={across(row)}
+              width={width}
+              columnAt={columnAt}
+              onReaction={onReaction}
+            />
+          )}
           {lines.map((line) => {
             const at = rows[line.index]!;
             const here = line.index === rowAt;
@@ -169,11 +177,14 @@ export function AnswerBoard(props: Props) {
                 map={map}
                 line={line}
                 row={at}
-                columns={columns}
-                across={across}
+                across={across(at)}
+                layout={board.layout}
+                stuck={line.index === stuck}
                 width={width}
                 worths={worths}
+                onReaction={onReaction}
                 column={here ? columnAt : undefined}
+                columnBelow={at.position === row?.position ? columnAt : -1}
                 editing={here ? editing : undefined}
                 onHead={() => {
                   onSpot({ row: at.key, column: 'head' });
@@ -199,7 +210,7 @@ export function AnswerBoard(props: Props) {
           })}
         </div>
       </div>
-      <BoardKeys />
+      <BoardFoot layout={board.layout} onLayout={props.onLayout} />
       {adding && row && (
         <ReactionDialog
           map={map}

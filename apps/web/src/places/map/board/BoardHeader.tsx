@@ -1,20 +1,20 @@
-import type { VirtualItem } from '@tanstack/react-virtual';
 import styles from './board.module.scss';
 import type { BoardColumn } from './boardModel.ts';
-import { SIZE } from './boardSize.ts';
+import { type ColumnPlace, SIZE } from './boardSize.ts';
+import { ColumnHead } from './ColumnHead.tsx';
 
 interface Props {
   holes: number;
   columns: readonly BoardColumn[];
   /** The columns in sight. */
-  across: readonly VirtualItem[];
+  across: readonly ColumnPlace[];
   width: number;
   /** The column that the focus is in. */
   columnAt: number;
   onReaction: (id: string) => void;
 }
 
-/** What top does, across the top of the board. */
+/** What top does, across the top of the wide grid. */
 export function BoardHeader({ holes, columns, across, width, columnAt, onReaction }: Props) {
   return (
     <div
@@ -29,24 +29,15 @@ export function BoardHeader({ holes, columns, across, width, columnAt, onReactio
           <b>{holes}</b> {holes === 1 ? 'hole' : 'holes'}
         </span>
       </div>
-      {across.map((item) => {
-        const column = columns[item.index]!;
-        return (
-          <button
-            key={item.key}
-            type="button"
-            role="columnheader"
-            aria-colindex={item.index + 2}
-            tabIndex={-1}
-            className={`${styles['column-head']} ${item.index === columnAt ? 'here' : ''}`}
-            style={{ left: item.start, width: item.size }}
-            title={column.name}
-            onClick={() => column.reaction !== 'none' && onReaction(column.reaction.id)}
-          >
-            <span>{column.name}</span>
-          </button>
-        );
-      })}
+      {across.map((place) => (
+        <ColumnHead
+          key={columns[place.index]!.key}
+          column={columns[place.index]!}
+          place={place}
+          here={place.index === columnAt}
+          onReaction={onReaction}
+        />
+      ))}
     </div>
   );
 }

@@ -2,10 +2,11 @@ import type { GuardMap } from '@aftersquall/core';
 import type { VirtualItem } from '@tanstack/react-virtual';
 import { BoardCellView } from './BoardCellView.tsx';
 import styles from './board.module.scss';
-import { type BoardColumn, type BoardRow, cellOf } from './boardModel.ts';
-import { SIZE } from './boardSize.ts';
+import { type BoardColumn, type BoardLayout, type BoardRow, cellOf } from './boardModel.ts';
+import { type ColumnPlace, SIZE } from './boardSize.ts';
 import type { BoardWorths } from './boardWorths.ts';
 import { CellEditor } from './CellEditor.tsx';
+import { ColumnHead } from './ColumnHead.tsx';
 import { NameEditor } from './NameEditor.tsx';
 import { RowHead } from './RowHead.tsx';
 
@@ -19,14 +20,19 @@ interface Props {
   map: GuardMap;
   line: VirtualItem;
   row: BoardRow;
-  columns: readonly BoardColumn[];
-  /** The columns in sight. */
-  across: readonly VirtualItem[];
+  /** Where the columns in sight stand. */
+  across: readonly ColumnPlace[];
+  layout: BoardLayout;
+  /** It stays at the top while what is under it is read. */
+  stuck: boolean;
   width: number;
   worths: BoardWorths | undefined;
   /** The column that the focus is in, −1 for the name at the left; undefined in every other row. */
   column: number | undefined;
+  /** Under a position's row: the column of its table that the focus is in, −1 for none. */
+  columnBelow: number;
   editing: Editing | undefined;
+  onReaction: (id: string) => void;
   onHead: () => void;
   onCell: (column: BoardColumn) => void;
   onEdit: (column: BoardColumn) => void;
@@ -36,23 +42,40 @@ interface Props {
 
 /** One row of the board: a position's name, or a move with its answers, and what is being written in it. */
 export function BoardLine(props: Props) {
-  const { map, line, row, columns, across, width, worths, column, editing } = props;
+  const { map, line, row, across, layout, stuck, width, worths, column, editing } = props;
+  const { columns } = row;
   const edited = column === undefined ? undefined : columns[column];
   return (
     <div
       role="row"
       aria-rowindex={line.index + 2}
-      className={`${styles['board-row']} ${row.kind} ${editing ? styles.editing : ''}`}
-      style={{ width, height: line.size, transform: `translateY(${line.start}px)` }}
+      className={`${styles['board-row']} ${row.kind} ${layout} ${editing ? styles.editing : ''} ${stuck ? styles.stuck : ''}`}
+      style={{ width, height: line.size, transform: stuck ? undefined : `translateY(${line.start}px)` }}
     >
       <RowHead
         id={cellId(row.key, 'head')}
         row={row}
         value={row.kind === 'position' ? worths?.value(row.position.id) : undefined}
         width={SIZE.head}
+        withPicture={layout === 'tables'}
         here={column !== undefined && column < 0}
         onPick={props.onHead}
       />
+      {row.kind === 'position' && layout === 'tables' && row.moves === 0 && (
+        <p className={styles['no-moves']}>No move yet: + writes the first.</p>
+      )}
+      {row.kind === 'position' &&
+        layout === 'tables' &&
+        row.moves > 0 &&
+        across.map((place) => (
+          <ColumnHead
+            key={columns[place.index]!.key}
+            column={columns[place.index]!}
+            place={place}
+            here={place.index === props.columnBelow}
+            onReaction={props.onReaction}
+          />
+        ))}
       {row.kind === 'move' &&
         across.map((item) => {
           const met = columns[item.index]!;
@@ -60,7 +83,7 @@ export function BoardLine(props: Props) {
           const exchange = cell.kind === 'answer' ? cell.exchange.id : '';
           return (
             <BoardCellView
-              key={item.key}
+              key={met.key}
               id={cellId(row.key, met.key)}
               map={map}
               cell={cell}
@@ -88,12 +111,18 @@ export function BoardLine(props: Props) {
           column={edited}
           cell={cellOf(map, row, edited)!}
           text={editing.text}
-          left={column * SIZE.column + SIZE.head}
+          left={editorLeft(across, column, width)}
           onCommit={props.onCommit}
         />
       )}
     </div>
   );
+}
+
+/** Where the field stands: over its cell, and never out of the board. */
+function editorLeft(across: readonly ColumnPlace[], column: number, width: number): number {
+  const start = across.find(({ index }) => index === column)?.start ?? SIZE.head;
+  return Math.max(0, Math.min(start, width - SIZE.editorWidth - 8));
 }
 
 export const cellId = (row: string, column: string): string => `cell-${row}-${column.replace('~', 'other-')}`;

@@ -1,5 +1,6 @@
 import { wordContext } from '@aftersquall/core';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
+import { PositionPicture } from '../../../components/PositionPicture.tsx';
 import { Worth } from '../../../components/Worth.tsx';
 import styles from './board.module.scss';
 import type { BoardRow } from './boardModel.ts';
@@ -10,12 +11,14 @@ interface Props {
   /** What the position is worth, once that is known. */
   value: number | undefined;
   width: number;
+  /** The picture of the position instead of the figure of its limbs. */
+  withPicture: boolean;
   here: boolean;
   onPick: () => void;
 }
 
 /** The name of a row: a position with its figure, or a move with its kind; moves that share a look hang together. */
-export function RowHead({ id, row, value, width, here, onPick }: Props) {
+export function RowHead({ id, row, value, width, withPicture, here, onPick }: Props) {
   return (
     <button
       id={id}
@@ -28,11 +31,20 @@ export function RowHead({ id, row, value, width, here, onPick }: Props) {
     >
       {row.kind === 'position' ? (
         <>
-          <LimbGlyph holds={row.position.holds} context={wordContext(row.position)} width={36} />
+          {withPicture ? (
+            <PositionPicture position={row.position} width={92} />
+          ) : (
+            <LimbGlyph holds={row.position.holds} context={wordContext(row.position)} width={36} />
+          )}
           <b>{row.position.name}</b>
           <span className={styles.marks}>
             {(row.position.entry ?? 0) > 0 && <span className={styles['start-mark']}>start</span>}
             {value !== undefined && <Worth value={value} />}
+            {withPicture && row.holes > 0 && (
+              <span className={styles['gap-mark']}>
+                {row.holes} {row.holes === 1 ? 'hole' : 'holes'}
+              </span>
+            )}
           </span>
         </>
       ) : (

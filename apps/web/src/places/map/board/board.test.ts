@@ -4,13 +4,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerText, nameAt, proposals, readAnswer } from './answerText.ts';
 import { boardOf, cellOf } from './boardModel.ts';
+import { placeColumns } from './boardSize.ts';
 
 const map = parseMapFile(
   readFileSync(new URL('../../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
-const board = boardOf(map, () => true);
+const board = boardOf(map, () => true, 'grid');
+const tables = boardOf(map, () => true);
 const rowOf = (id: string) => board.rows.find(({ key }) => key === id)!;
-const columnOf = (key: string) => board.columns.find((column) => column.key === key)!;
+const columns = board.rows[0]!.columns;
+const columnOf = (key: string) => columns.find((column) => column.key === key)!;
 
 const idOf = (name: string) => map.positions.find((position) => position.name === name)!.id;
 
@@ -25,13 +28,13 @@ describe('the answer board', () => {
   });
 
   it('has a column for doing nothing and one for each side of a reaction that is used', () => {
-    expect(board.columns[0]!.key).toBe('none');
-    expect(board.columns.map(({ key }) => key)).toContain('~pull-sleeve');
-    expect(new Set(board.columns.map(({ key }) => key)).size).toBe(board.columns.length);
+    expect(columns[0]!.key).toBe('none');
+    expect(columns.map(({ key }) => key)).toContain('~pull-sleeve');
+    expect(new Set(columns.map(({ key }) => key)).size).toBe(columns.length);
   });
 
   it('has an answer for every exchange and a gap for every hole', () => {
-    const cells = board.rows.flatMap((row) => board.columns.map((column) => cellOf(map, row, column)));
+    const cells = board.rows.flatMap((row) => columns.map((column) => cellOf(map, row, column)));
     expect(cells.filter((cell) => cell?.kind === 'answer')).toHaveLength(map.exchanges.length);
     expect(board.holes).toBe(holes(map).length);
     expect(cellOf(map, rowOf('x-tip'), columnOf('widen-base'))).toEqual({ kind: 'hole' });
@@ -39,10 +42,29 @@ describe('the answer board', () => {
     expect(cellOf(map, rowOf('x-guard'), columnOf('none'))).toBeUndefined();
   });
 
+  it('has a table a position, with its own reactions across and nothing missing', () => {
+    const cells = tables.rows.flatMap((row) => row.columns.map((column) => cellOf(map, row, column)));
+    expect(cells.filter((cell) => cell?.kind === 'answer')).toHaveLength(map.exchanges.length);
+    expect(tables.holes).toBe(holes(map).length);
+    const ofMoves = cells.filter((cell) => cell !== undefined);
+    const full = ofMoves.filter(({ kind }) => kind !== 'unlisted').length / ofMoves.length;
+    expect(full).toBeGreaterThan(0.7);
+    const xGuard = tables.rows.find(({ key }) => key === 'x-guard')!;
+    expect(xGuard).toMatchObject({ kind: 'position', holes: 1 });
+    expect(xGuard.columns.map(({ key }) => key)).not.toContain('crossface');
+  });
+
+  it('gives the columns of a table the room there is', () => {
+    expect(placeColumns(3, 1216).map(({ size }) => size)).toEqual([208, 208, 208]);
+    const ten = placeColumns(10, 1216);
+    expect(ten.at(-1)!.start + ten.at(-1)!.size).toBeLessThanOrEqual(1216);
+    expect(placeColumns(8, 600)[0]!.size).toBe(96);
+  });
+
   it('shows only what the filters leave', () => {
-    const part = boardOf(map, ({ systems }) => systems.includes('butterfly'));
+    const part = boardOf(map, ({ systems }) => systems.includes('butterfly'), 'grid');
     expect(part.rows.filter(({ kind }) => kind === 'position')).toHaveLength(6);
-    expect(part.columns.length).toBeLessThan(board.columns.length);
+    expect(part.rows[0]!.columns.length).toBeLessThan(columns.length);
   });
 });
 

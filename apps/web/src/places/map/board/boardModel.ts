@@ -20,18 +20,26 @@ export interface BoardColumn {
   name: string;
 }
 
+/** A table a position, each with its own reactions across; or one grid with every reaction across. */
+export type BoardLayout = 'tables' | 'grid';
+
+interface RowOf {
+  key: string;
+  position: Position;
+  /** What stands across this row: of its own position, or of all that are shown. */
+  columns: readonly BoardColumn[];
+}
+
 export type BoardRow =
-  | { kind: 'position'; key: string; position: Position; moves: number }
-  | {
+  | (RowOf & { kind: 'position'; moves: number; holes: number })
+  | (RowOf & {
       kind: 'move';
-      key: string;
-      position: Position;
       move: Move;
       look: Look;
       /** Whether the move above shares the look: a double attack stands together. */
       sharesAbove: boolean;
       shared: boolean;
-    };
+    });
 
 export type BoardCell =
   | { kind: 'answer'; exchange: Exchange; others: number }
@@ -41,56 +49,83 @@ export type BoardCell =
   | { kind: 'unlisted' };
 
 export interface Board {
+  layout: BoardLayout;
   rows: BoardRow[];
-  columns: BoardColumn[];
   holes: number;
 }
 
+const NOTHING: BoardColumn = { key: 'none', reaction: 'none', name: 'Nothing: top is late' };
+
 /** Positions and their moves down, reactions across, for a system or the whole map. */
-export function boardOf(map: GuardMap, shown: (position: Position) => boolean): Board {
-  const index = indexMap(map);
-  const rows: BoardRow[] = [];
-  const used = new Map<string, ReactionRef>();
-  const use = (ref: ReactionRef) => used.set(reactionKey(ref), ref);
-  for (const position of map.positions.filter(shown)) {
-    const moves = index.movesOf(position.id);
-    rows.push({ kind: 'position', key: position.id, position, moves: moves.length });
-    for (const look of position.looks) {
-      for (const ref of look.reactions) use(bareRef(ref));
-      const alike = moves.filter((move) => move.look === look.id);
-      alike.forEach((move, i) => {
-        rows.push({
-          kind: 'move',
-          key: move.id,
-          position,
-          move,
-          look,
-          sharesAbove: i > 0,
-          shared: alike.length > 1,
-        });
-        for (const { reaction } of index.exchangesOf(move.id)) if (reaction !== 'none') use(reaction);
-      });
-    }
-  }
+export function boardOf(
+  map: GuardMap,
+  shown: (position: Position) => boolean,
+  layout: BoardLayout = 'tables',
+): Board {
+  const positions = map.positions.filter(shown);
+  const all = layout === 'grid' ? gridColumns(map, positions) : undefined;
+  const rows = positions.flatMap((position) => tableRows(map, position, all ?? tableColumns(map, position)));
+  const holes = rows.reduce((sum, row) => sum + (row.kind === 'position' ? row.holes : 0), 0);
+  return { layout, rows, holes };
+}
+
+/** A position's own row, and under it its moves, those that look alike next to each other. */
+function tableRows(map: GuardMap, position: Position, columns: readonly BoardColumn[]): BoardRow[] {
+  const moves = indexMap(map).movesOf(position.id);
+  const rows = position.looks.flatMap((look) => {
+    const alike = moves.filter((move) => move.look === look.id);
+    return alike.map(
+      (move, i): BoardRow => ({
+        kind: 'move',
+        key: move.id,
+        position,
+        columns,
+        move,
+        look,
+        sharesAbove: i > 0,
+        shared: alike.length > 1,
+      }),
+    );
+  });
+  const isHole = (row: BoardRow) => (column: BoardColumn) => cellOf(map, row, column)?.kind === 'hole';
+  const holes = rows.reduce((sum, row) => sum + columns.filter(isHole(row)).length, 0);
+  return [{ kind: 'position', key: position.id, position, columns, moves: moves.length, holes }, ...rows];
+}
+
+/** What top is known to do in a position: look by look, so that what is answered together stands together. */
+function tableColumns(map: GuardMap, position: Position): BoardColumn[] {
+  const used = position.looks.flatMap((look) => reactionsAt(map, position, look));
+  return [NOTHING, ...named(map, used)];
+}
+
+/** What top is known to do anywhere, in the order of the groups of reactions. */
+function gridColumns(map: GuardMap, positions: readonly Position[]): BoardColumn[] {
+  const { reaction } = indexMap(map);
   const place = new Map(map.reactions.map(({ id }, i) => [id, i]));
   const rank = ({ id, mirrored }: ReactionRef): number =>
-    REACTION_GROUPS.indexOf(index.reaction.get(id)?.group ?? 'posting & base') * 1e6 +
+    REACTION_GROUPS.indexOf(reaction.get(id)?.group ?? 'posting & base') * 1e6 +
     (place.get(id) ?? 0) * 2 +
     Number(Boolean(mirrored));
-  const reactions = [...used.values()].sort((a, b) => rank(a) - rank(b));
-  const columns: BoardColumn[] = [
-    { key: 'none', reaction: 'none', name: 'Nothing: top is late' },
-    ...reactions.map((reaction) => ({
-      key: reactionKey(reaction),
-      reaction,
-      name: reactionName(map, reaction),
-    })),
-  ];
-  let holes = 0;
-  for (const row of rows) {
-    for (const column of columns) if (cellOf(map, row, column)?.kind === 'hole') holes++;
-  }
-  return { rows, columns, holes };
+  const used = positions.flatMap((position) =>
+    position.looks.flatMap((look) => reactionsAt(map, position, look)),
+  );
+  return [NOTHING, ...named(map, used).sort((a, b) => rank(a.reaction) - rank(b.reaction))];
+}
+
+/** What is listed for a look, and what its moves answer besides. */
+function reactionsAt(map: GuardMap, position: Position, look: Look): ReactionRef[] {
+  const { movesOf, exchangesOf } = indexMap(map);
+  const answered = movesOf(position.id)
+    .filter((move) => move.look === look.id)
+    .flatMap((move) => exchangesOf(move.id))
+    .flatMap(({ reaction }) => (reaction === 'none' ? [] : [reaction]));
+  return [...look.reactions.map(bareRef), ...answered];
+}
+
+/** Each reaction once, as it was met first. */
+function named(map: GuardMap, refs: readonly ReactionRef[]): (BoardColumn & { reaction: ReactionRef })[] {
+  const byKey = new Map(refs.map((ref) => [reactionKey(ref), ref]));
+  return [...byKey].map(([key, reaction]) => ({ key, reaction, name: reactionName(map, reaction) }));
 }
 
 /** What stands where a move meets a reaction; a position's own row has no cells. */

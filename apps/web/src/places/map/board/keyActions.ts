@@ -4,6 +4,8 @@ interface Board {
   /** Where the focus is; column −1 is the name at the left. */
   row: number;
   column: number;
+  /** The column that going up and down keeps to. */
+  columnDown: number;
   rows: number;
   columns: number;
   /** Of what is in sight, px. */
@@ -20,15 +22,15 @@ interface Board {
 
 /** What each key does on the board. */
 export function keyActions(board: Board): Record<string, () => void> {
-  const { row, column, rows, columns, height, go } = board;
+  const { row, column, columnDown, rows, columns, height, go } = board;
   const page = Math.max(1, Math.floor(height / SIZE.move) - 2);
   return {
-    ArrowDown: () => go(row + 1, column),
-    ArrowUp: () => go(row - 1, column),
+    ArrowDown: () => go(row + 1, columnDown),
+    ArrowUp: () => go(row - 1, columnDown),
     ArrowRight: () => go(row, column + 1),
     ArrowLeft: () => go(row, Math.max(-1, column - 1)),
-    PageDown: () => go(row + page, column),
-    PageUp: () => go(row - page, column),
+    PageDown: () => go(row + page, columnDown),
+    PageUp: () => go(row - page, columnDown),
     Home: () => go(row, -1),
     End: () => go(row, columns - 1),
     'Control+Home': () => go(0, -1),

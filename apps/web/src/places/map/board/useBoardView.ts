@@ -1,13 +1,13 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { type RefObject, useEffect } from 'react';
-import type { BoardColumn, BoardRow } from './boardModel.ts';
-import { SIZE } from './boardSize.ts';
+import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
+import { type RefObject, useEffect, useMemo } from 'react';
+import { useWidth } from '../../../components/useWidth.ts';
+import type { Board, BoardRow } from './boardModel.ts';
+import { type ColumnPlace, POSITION_ROW, placeColumns, SIZE } from './boardSize.ts';
 import { type Spot, spotKey } from './useSpot.ts';
 
 interface Request {
   scroller: RefObject<HTMLDivElement | null>;
-  rows: readonly BoardRow[];
-  columns: readonly BoardColumn[];
+  board: Board;
   rowAt: number;
   columnAt: number;
   spot: Spot | undefined;
@@ -15,34 +15,53 @@ interface Request {
   editingCell: boolean;
 }
 
-/** The rows and columns in sight, and how large the whole is; the focus is kept in sight, with room for what hangs below. */
-export function useBoardView({ scroller, rows, columns, rowAt, columnAt, spot, editingCell }: Request) {
+/**
+ * The rows and columns in sight, and how large the whole is; the focus is kept in sight, with room for what hangs
+ * below. In the tables the head of the table that is being read stays at the top.
+ */
+export function useBoardView({ scroller, board, rowAt, columnAt, spot, editingCell }: Request) {
+  const { rows, layout } = board;
+  const inTables = layout === 'tables';
+  const header = inTables ? 0 : SIZE.header;
+  const room = useWidth(scroller);
   const rowList = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,
-    estimateSize: (i) => SIZE[rows[i]!.kind],
+    estimateSize: (i) => (rows[i]!.kind === 'move' ? SIZE.move : POSITION_ROW[layout]),
     getItemKey: (i) => rows[i]!.key,
     overscan: 6,
-    scrollPaddingStart: SIZE.header,
-    scrollMargin: SIZE.header,
+    scrollPaddingStart: inTables ? POSITION_ROW.tables : header,
+    scrollMargin: header,
+    rangeExtractor: (range) => {
+      const seen = defaultRangeExtractor(range);
+      const head = headOf(rows, range.startIndex);
+      return inTables && !seen.includes(head) ? [head, ...seen] : seen;
+    },
   });
   const columnList = useVirtualizer({
     horizontal: true,
-    count: columns.length,
+    count: inTables ? 0 : (rows[0]?.columns.length ?? 0),
     getScrollElement: () => scroller.current,
     estimateSize: () => SIZE.column,
-    getItemKey: (i) => columns[i]!.key,
     overscan: 2,
     scrollPaddingStart: SIZE.head,
     scrollMargin: SIZE.head,
   });
   useEffect(() => rowList.measure(), [rows]);
+  const most = useMemo(() => Math.max(1, ...rows.map(({ columns }) => columns.length)), [rows]);
+  const acrossGrid = columnList.getVirtualItems();
+  const across = (row: BoardRow): readonly ColumnPlace[] =>
+    inTables ? placeColumns(row.columns.length, room) : acrossGrid;
+  const last = placeColumns(most, room).at(-1)!;
+
   // The spot is scrolled to when it moves, not when the board is scrolled by hand.
   const scrolledTo = spot && spotKey(spot);
   useEffect(() => {
     if (!spot) return;
     rowList.scrollToIndex(rowAt);
-    if (columnAt >= 0) columnList.scrollToIndex(columnAt);
+    if (columnAt < 0) return;
+    if (!inTables) columnList.scrollToIndex(columnAt);
+    else keepInSight(scroller.current, across(rows[rowAt]!)[columnAt]);
   }, [scrolledTo]);
   // The proposals hang below the cell: there has to be room for them, also under the last row.
   useEffect(() => {
@@ -52,10 +71,31 @@ export function useBoardView({ scroller, rows, columns, rowAt, columnAt, spot, e
     const below = element.scrollTop + element.clientHeight - line.start;
     if (below < SIZE.editor) element.scrollTop += SIZE.editor - below;
   }, [editingCell]);
+  const lines = rowList.getVirtualItems();
+  const top = rowList.scrollOffset ?? 0;
+  const first = lines.findLast(({ start, index }) => start <= top && rows[index]!.kind === 'position');
   return {
-    width: columnList.getTotalSize() + SIZE.head,
-    height: rowList.getTotalSize() + SIZE.header + SIZE.editor,
-    lines: rowList.getVirtualItems(),
-    across: columnList.getVirtualItems(),
+    width: inTables ? Math.max(room, last.start + last.size) : columnList.getTotalSize() + SIZE.head,
+    height: rowList.getTotalSize() + header + SIZE.editor,
+    lines,
+    /** The row that stays at the top while its table is read; −1 in the grid. */
+    stuck: inTables ? (first?.index ?? 0) : -1,
+    across,
   };
+}
+
+/** The row of the position that a row belongs to. */
+function headOf(rows: readonly BoardRow[], row: number): number {
+  let at = Math.min(row, rows.length - 1);
+  while (at > 0 && rows[at]!.kind !== 'position') at--;
+  return Math.max(0, at);
+}
+
+/** Scrolls sideways as little as shows a column whole, right of the names. */
+function keepInSight(element: HTMLElement | null, place: ColumnPlace | undefined) {
+  if (!element || !place) return;
+  const over = place.start + place.size - (element.scrollLeft + element.clientWidth);
+  const under = element.scrollLeft + SIZE.head - place.start;
+  if (over > 0) element.scrollLeft += over;
+  else if (under > 0) element.scrollLeft -= under;
 }
