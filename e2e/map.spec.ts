@@ -97,7 +97,11 @@ test('one system at a time, and the first cards within reach', async ({ page, de
   const painted = await page.evaluate(() => performance.now());
   console.log(`map of the demo on screen after ${Math.round(painted)} ms`);
   await expect(page.locator('.card-group.system')).toHaveCount(7);
-  await page.locator('button.position-card', { hasText: 'Collar and sleeve' }).click();
+  // Each says its way in, its best end, what it holds and what it is worth.
+  const collar = page.locator('button.position-card', { hasText: /^Collar and sleeve/ });
+  await expect(collar).toContainText(/in by.*ends best ▲.*6 positions/);
+  await expect(collar.getByRole('img').first()).toBeVisible();
+  await collar.click();
   await expect(page).toHaveURL(/system=collar-and-sleeve/);
   await expect(page.locator('.card-group.position')).toHaveCount(7);
   await expect(page.locator('.card-group.gate').first()).toBeVisible();
@@ -106,4 +110,25 @@ test('one system at a time, and the first cards within reach', async ({ page, de
   await page.getByRole('group', { name: 'Filters' }).getByLabel('Level').selectOption('novice');
   await expect(page.locator('button.position-card', { hasText: 'Triangle locked' })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Filters, 1 in use' })).toBeVisible();
+});
+
+test('what fails is drawn, steps back when asked, and is lit with its card', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/map/kelpwick?system=collar-and-sleeve`);
+  const failing = page.locator('path.edge', { has: page.locator('title', { hasText: 'failing' }) });
+  await expect(failing.first()).toBeAttached();
+  const shownAt = () => failing.evaluateAll((lines) => lines.map((line) => getComputedStyle(line).opacity));
+  const before = await shownAt();
+  await page.getByRole('button', { name: 'Filters, 0 in use' }).click();
+  await page.getByLabel('What fails, in the currents').selectOption('faded');
+  await page.keyboard.press('Escape');
+  const after = await shownAt();
+  expect(after).toHaveLength(before.length);
+  for (const [i, opacity] of after.entries()) {
+    expect(Number(opacity)).toBeLessThan(Number(before[i]));
+    expect(Number(opacity)).toBeGreaterThan(0);
+  }
+  await page.locator('button.position-card', { hasText: 'Triangle locked' }).hover();
+  await expect
+    .poll(async () => (await shownAt()).filter((opacity) => opacity === '1').length)
+    .toBeGreaterThan(0);
 });

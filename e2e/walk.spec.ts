@@ -6,7 +6,7 @@ test('from the map to the mat, and all of it is there after a restart', async ({
 
   // Follow the system on the chart.
   await expect(page.getByRole('heading', { name: 'Kelpwick Harbour Grappling' })).toBeVisible();
-  await page.locator('button.position-card', { hasText: 'Collar and sleeve' }).click();
+  await page.locator('.card-group.system button', { hasText: /^Collar and sleeve/ }).click();
   await page.locator('button.position-card', { hasText: 'Collar and sleeve, top kneeling' }).click();
   const sheet = page.getByRole('complementary', { name: 'The position' });
   await expect(

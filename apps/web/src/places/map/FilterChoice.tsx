@@ -58,6 +58,15 @@ export function FilterChoice({ filters, set }: Pick<ReturnType<typeof useView>, 
             ]}
             onChange={(fold) => set({ fold })}
           />
+          <SelectField
+            label="What fails, in the currents"
+            value={filters.failingFaded ? 'faded' : ''}
+            choices={[
+              { value: '', name: 'drawn by how often' },
+              { value: 'faded', name: 'faded' },
+            ]}
+            onChange={(failing) => set({ failing })}
+          />
           <label className="form-check small mb-0">
             <input
               type="checkbox"

@@ -238,6 +238,7 @@ export function MapPlace() {
               graph={graph}
               tide={tide}
               stale={stale}
+              failingFaded={filters.failingFaded}
               selected={positionOf(map, selection)}
               onSelect={(id) => select(id ? { kind: 'position', id } : undefined)}
               onSystem={(id) => set({ system: id })}

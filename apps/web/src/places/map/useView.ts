@@ -17,6 +17,8 @@ export interface Filters {
   holes: boolean;
   /** Whether systems stand as single cards; undefined where the size of the map decides. */
   folded: boolean | undefined;
+  /** Lines of what fails step back; they never go. */
+  failingFaded: boolean;
 }
 
 const VIEWS = ['board', 'handbook'];
@@ -27,7 +29,7 @@ export function useView() {
   const [params, set] = useAddress();
   const text = (key: string) => params.get(key) ?? '';
   const [system, wear, level] = [text('system'), text('wear'), text('level')];
-  const [open, fold] = [text('holes'), text('fold')];
+  const [open, fold, failing] = [text('holes'), text('fold'), text('failing')];
   const filters = useMemo(
     (): Filters => ({
       system,
@@ -35,8 +37,9 @@ export function useView() {
       level: level as Level | '',
       holes: open === 'only',
       folded: fold ? fold === 'all' : undefined,
+      failingFaded: failing === 'faded',
     }),
-    [system, wear, level, open, fold],
+    [system, wear, level, open, fold, failing],
   );
   const [row, column] = text('cell').split('.');
   return {

@@ -7,7 +7,14 @@ import { type Filters, shownBy } from './useView.ts';
 const demo = parseMapFile(
   readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
 );
-const ALL: Filters = { system: '', wear: '', level: '', holes: false, folded: undefined };
+const ALL: Filters = {
+  system: '',
+  wear: '',
+  level: '',
+  holes: false,
+  folded: undefined,
+  failingFaded: false,
+};
 const shown = (filters: Partial<Filters>) => demo.positions.filter(shownBy(demo, { ...ALL, ...filters }));
 
 describe('which positions are shown', () => {

@@ -3,11 +3,14 @@ import { Worth } from '../../../components/Worth.tsx';
 import type { ChartNode } from './chartGraph.ts';
 import styles from './currents.module.scss';
 import type { Placed } from './layoutChart.ts';
+import { SystemCard } from './SystemCard.tsx';
 
 interface Props {
   node: ChartNode;
   /** Points, once that is known. */
   value: number | undefined;
+  /** Of a system: where it ends best. */
+  bestEnd: string | undefined;
   place: Placed;
   state: string;
   onPick: (node: ChartNode) => void;
@@ -17,7 +20,7 @@ interface Props {
 const holeWords = (count: number): string => `${count} ${count === 1 ? 'hole' : 'holes'}`;
 
 /** A position, a folded system or an outcome where the layout put it. */
-export function ChartCard({ node, value, place, state, onPick, onPoint }: Props) {
+export function ChartCard({ node, value, bestEnd, place, state, onPick, onPoint }: Props) {
   const { x, y, width, height } = place;
   if (node.kind === 'outcome') {
     const sign = { own: '▲', top: '▼', even: '◆' }[node.good];
@@ -33,8 +36,7 @@ export function ChartCard({ node, value, place, state, onPick, onPoint }: Props)
     );
   }
   const open = node.kind === 'position' ? node.holes.length : node.kind === 'system' ? node.holes : 0;
-  const entry =
-    node.kind === 'system' ? node.entry : node.kind === 'position' && (node.position.entry ?? 0) > 0;
+  const entry = node.kind === 'position' && (node.position.entry ?? 0) > 0;
   return (
     <g transform={`translate(${x} ${y})`} className={`card-group ${node.kind} ${state}`}>
       {open > 0 && (
@@ -53,17 +55,19 @@ export function ChartCard({ node, value, place, state, onPick, onPoint }: Props)
           onPointerEnter={() => onPoint?.(node.id)}
           onPointerLeave={() => onPoint?.(undefined)}
         >
-          <span className={styles['row-one']}>
-            {node.kind === 'position' && <PositionPicture position={node.position} width={72} />}
-            <span className="name">{node.kind === 'system' ? node.system.name : node.position.name}</span>
-          </span>
-          {(node.kind === 'position' || (node.kind === 'system' && !node.gate)) && (
+          {node.kind === 'system' && !node.gate ? (
+            <SystemCard node={node} value={value} bestEnd={bestEnd} />
+          ) : (
+            <span className={styles['row-one']}>
+              {node.kind === 'position' && <PositionPicture position={node.position} width={72} />}
+              <span className="name">{node.kind === 'system' ? node.system.name : node.position.name}</span>
+            </span>
+          )}
+          {node.kind === 'position' && (
             <span className={styles['row-two']}>
               {entry && <b>start</b>}
               <span>
-                {node.kind === 'system'
-                  ? `${node.positions} ${node.positions === 1 ? 'position' : 'positions'}`
-                  : `${node.moves} ${node.moves === 1 ? 'move' : 'moves'}`}
+                {node.moves} {node.moves === 1 ? 'move' : 'moves'}
               </span>
               {value !== undefined && <Worth value={value} />}
               {open > 0 && <span className={styles['open-count']}>{holeWords(open)}</span>}

@@ -3,6 +3,7 @@ import { ChartCard } from './ChartCard.tsx';
 import type { ChartEdge, ChartGraph, ChartNode } from './chartGraph.ts';
 import { EdgeLine } from './EdgeLine.tsx';
 import type { Placed } from './layoutChart.ts';
+import { mainEdges } from './mainEdges.ts';
 import type { Tide } from './tide.ts';
 
 interface Props {
@@ -28,6 +29,12 @@ export const ChartDrawing = memo(function ChartDrawing({
 }: Props) {
   const [pointed, setPointed] = useState<string>();
   const lit = pointed ?? selected;
+  const main = useMemo(() => mainEdges(graph, tide), [graph, tide]);
+  const names = useMemo(() => new Map(graph.nodes.map((node) => [node.id, node])), [graph]);
+  const bestEnd = (id: string): string | undefined => {
+    const end = names.get(tide?.bestEnds.get(id) ?? '');
+    return end?.kind === 'outcome' ? end.name : undefined;
+  };
   const near = useMemo(() => neighbours(graph.edges, lit), [graph.edges, lit]);
   return (
     <>
@@ -39,6 +46,7 @@ export const ChartDrawing = memo(function ChartDrawing({
           most={tide?.most ?? 0}
           path={paths.get(edge.id)}
           lit={near.edges.has(edge.id)}
+          quiet={!main.has(edge.id)}
           beside={places.get(edge.from)?.x === places.get(edge.to)?.x}
         />
       ))}
@@ -50,7 +58,8 @@ export const ChartDrawing = memo(function ChartDrawing({
             <ChartCard
               key={node.id}
               node={node}
-              value={node.kind === 'position' ? tide?.values.get(node.id) : undefined}
+              value={tide?.values.get(node.id)}
+              bestEnd={bestEnd(node.id)}
               place={place}
               state={state}
               onPick={onPick}

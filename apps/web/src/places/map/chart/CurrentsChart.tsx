@@ -3,11 +3,12 @@ import { type ZoomBehavior, zoom, zoomIdentity } from 'd3-zoom';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ChartDrawing } from './ChartDrawing.tsx';
-import type { ChartGraph, ChartNode } from './chartGraph.ts';
+import { type ChartGraph, type ChartNode, isOverview } from './chartGraph.ts';
 import styles from './currents.module.scss';
 import { edgePaths } from './edgePaths.ts';
-import { firstLayout, keepLayout, keptLayout } from './layoutCache.ts';
+import { keepLayout, keptLayout } from './layoutCache.ts';
 import { type ChartLayout, layoutChart } from './layoutChart.ts';
+import { stackColumns } from './stackColumns.ts';
 import type { Tide } from './tide.ts';
 
 interface Props {
@@ -15,6 +16,8 @@ interface Props {
   /** What the map is worth, once that is known. */
   tide: Tide | undefined;
   stale: boolean;
+  /** What failing leads to steps back. */
+  failingFaded: boolean;
   selected: string | undefined;
   onSelect: (position: string | undefined) => void;
   onSystem: (system: string) => void;
@@ -24,9 +27,12 @@ const LEAST = 0.08;
 const MOST = 2;
 /** Below this a card cannot be read, so a big chart opens at its entries instead of whole. */
 const READABLE = 0.62;
+/** Below this pictures are specks: the names stand alone, larger. */
+const FAR = 0.45;
 
 /** The map as currents: cards laid out by computation, flowing from entries on the left to outcomes on the right. */
-export function CurrentsChart({ graph, tide, stale, selected: position, onSelect, onSystem }: Props) {
+export function CurrentsChart(props: Props) {
+  const { graph, tide, stale, failingFaded, selected: position, onSelect, onSystem } = props;
   const selected = position && (graph.cards.get(position) ?? position);
   const svg = useRef<SVGSVGElement>(null);
   const [layout, setLayout] = useState<{ of: ChartGraph; is: ChartLayout }>();
@@ -36,7 +42,7 @@ export function CurrentsChart({ graph, tide, stale, selected: position, onSelect
   useEffect(() => {
     let current = true;
     const kept = keptLayout(graph);
-    setLayout((last) => (kept || !last ? { of: graph, is: kept ?? firstLayout(graph) } : last));
+    setLayout((last) => (kept || !last ? { of: graph, is: kept ?? stackColumns(graph) } : last));
     if (!kept) {
       void layoutChart(graph).then((is) => {
         keepLayout(graph, is);
@@ -78,7 +84,10 @@ export function CurrentsChart({ graph, tide, stale, selected: position, onSelect
   useHotkeys('f', () => fit(true), { useKey: true });
 
   const drawn = layout?.is;
-  const paths = useMemo(() => (drawn ? edgePaths(graph.edges, drawn.nodes) : undefined), [graph, drawn]);
+  const paths = useMemo(
+    () => (drawn ? edgePaths(graph.edges, drawn.nodes, isOverview(graph)) : undefined),
+    [graph, drawn],
+  );
   // Handlers are new on every render and mean the same: the drawing must not be made anew for them.
   const handlers = useRef({ onSelect, onSystem });
   handlers.current = { onSelect, onSystem };
@@ -90,7 +99,7 @@ export function CurrentsChart({ graph, tide, stale, selected: position, onSelect
   return (
     <svg
       ref={svg}
-      className={`${styles.currents} ${selected ? styles['has-selection'] : ''} ${tide && stale ? 'stale' : ''}`}
+      className={`${styles.currents} ${selected ? styles['has-selection'] : ''} ${tide && stale ? 'stale' : ''} ${failingFaded ? styles['failing-faded'] : ''} ${view.k < FAR ? styles.far : ''}`}
       aria-label="Chart of the guard systems"
       aria-busy={!drawn?.computed}
       role="group"

@@ -9,13 +9,15 @@ interface Props {
   most: number;
   path: string | undefined;
   lit: boolean;
+  /** Not drawn unless it is lit: one of many between whole systems. */
+  quiet: boolean;
   /** Whether it goes to the same column: many of these lie on each other. */
   beside: boolean;
 }
 
 /** A line between two cards: as thick as the exchanges on it are likely, or as often as it is gone along. */
-export function EdgeLine({ edge, rate, most, path, lit, beside }: Props) {
-  if (!path) return null;
+export function EdgeLine({ edge, rate, most, path, lit, quiet, beside }: Props) {
+  if (!path || (quiet && !lit)) return null;
   const best = Math.max(0, ...edge.exchanges.map(({ chance }) => chance));
   const gone = rate === undefined ? '' : `, gone along ${rate.toFixed(2)} times a round`;
   const count = `${edge.exchanges.length} ${edge.exchanges.length === 1 ? 'exchange' : 'exchanges'}`;
@@ -27,7 +29,7 @@ export function EdgeLine({ edge, rate, most, path, lit, beside }: Props) {
   return (
     <path
       d={path}
-      className={`edge ${edge.by === 'success' ? '' : styles[edge.by]} ${edge.to.startsWith('outcome:') ? styles.ending : ''} ${beside ? 'beside' : ''} ${lit ? styles.lit : ''}`}
+      className={`edge ${edge.by === 'success' ? '' : styles[edge.by]} ${edge.to.startsWith('outcome:') ? styles.ending : styles.onwards} ${beside ? 'beside' : ''} ${lit ? styles.lit : ''}`}
       strokeWidth={edge.by === 'drift' ? 1.4 : rate === undefined ? edgeWidth(edge) : flowWidth(rate, most)}
       markerEnd="url(#arrow)"
     >

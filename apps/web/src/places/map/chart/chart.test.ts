@@ -1,11 +1,22 @@
 import { readFileSync } from 'node:fs';
-import { OUTCOME_GOOD, type Position, parseMapFile, SHIPPED_PROFILES } from '@aftersquall/core';
+import {
+  OUTCOME_GOOD,
+  type Outcome,
+  type Position,
+  parseMapFile,
+  SHIPPED_PROFILES,
+  type Weighing,
+  weighMap,
+} from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
 import { bigMap } from '../../../../../../packages/core/src/test/bigMap.ts';
 import { chartGraph } from './chartGraph.ts';
 import { columns, forwardEdges } from './columns.ts';
 import { edgePaths, edgeWidth } from './edgePaths.ts';
-import { firstLayout, signature } from './layoutCache.ts';
+import { signature } from './layoutCache.ts';
+import { mainEdges } from './mainEdges.ts';
+import { stackColumns } from './stackColumns.ts';
+import { tideOf } from './tide.ts';
 
 const map = parseMapFile(
   readFileSync(new URL('../../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
@@ -26,15 +37,57 @@ describe('the chart of a map', () => {
     );
   });
 
-  it('draws what ends in top’s hands when it fails, and no other failing', () => {
+  it('draws what failing leads to, each line by how often it comes up', () => {
     const drawn = graph.edges.filter(({ by }) => by === 'failure');
-    const bad = map.exchanges.filter(
-      ({ otherwise, chance }) =>
-        chance < 1 && otherwise && 'outcome' in otherwise && OUTCOME_GOOD[otherwise.outcome] === 'top',
-    );
-    expect(bad.length).toBeGreaterThan(0);
-    expect(drawn.reduce((sum, { exchanges }) => sum + exchanges.length, 0)).toBe(bad.length);
-    for (const { to } of drawn) expect(to).toMatch(/^outcome:/);
+    const failing = map.exchanges.filter(({ move, otherwise, chance }) => {
+      const from = map.moves.find(({ id }) => id === move)!.position;
+      return chance < 1 && otherwise && !('position' in otherwise && otherwise.position === from);
+    });
+    expect(drawn.reduce((sum, { exchanges }) => sum + exchanges.length, 0)).toBe(failing.length);
+    const visits = Object.fromEntries(map.exchanges.map(({ id }) => [id, 0.5]));
+    const weighing = { visits, positions: [] } as unknown as Weighing;
+    const { rates } = tideOf(graph, weighing);
+    for (const { id, exchanges } of drawn)
+      expect(rates.get(id)).toBeCloseTo(
+        exchanges.reduce((sum, { chance }) => sum + 0.5 * (1 - chance), 0),
+        12,
+      );
+  });
+
+  it('says of each system its way in, its best end and its worth, and never hides what ends badly', () => {
+    const whole = chartGraph(map);
+    const weighing = weighMap(map);
+    const tide = tideOf(whole, weighing);
+    const main = mainEdges(whole, tide);
+    for (const node of whole.nodes) {
+      if (node.kind !== 'system') continue;
+      const members = map.positions.filter(({ systems }) => systems[0] === node.system.id);
+      const most = Math.max(...members.map(({ entry = 0 }) => entry));
+      expect(node.start?.entry ?? 0).toBe(most);
+      if (node.start)
+        expect(tide.values.get(node.id)).toBe(
+          weighing.positions.find(({ position }) => position === node.start!.id)!.value,
+        );
+      const best = tide.bestEnds.get(node.id);
+      if (best) expect(OUTCOME_GOOD[best.replace('outcome:', '') as Outcome]).toBe('own');
+      const ways = whole.edges.filter(
+        ({ id, from, by }) => from === node.id && by === 'success' && main.has(id),
+      );
+      expect(ways.length).toBeLessThanOrEqual(3);
+    }
+    for (const { id, to, by } of whole.edges)
+      if (by === 'failure' && OUTCOME_GOOD[to.replace('outcome:', '') as Outcome] === 'top')
+        expect(main).toContain(id);
+    expect(main.size).toBeLessThan(whole.edges.length / 2);
+  });
+
+  it('fills the screen with whole systems: no column more than one card longer than another', () => {
+    const whole = chartGraph(map);
+    const column = columns(whole);
+    const count = (at: number) => whole.nodes.filter(({ id }) => column.get(id) === at).length;
+    expect([count(0), count(1), count(2) > 0]).toEqual([4, 3, true]);
+    const { width, height } = stackColumns(whole);
+    expect(width / height).toBeGreaterThan(1);
   });
 
   it('shows holes on the card they belong to', () => {
@@ -94,7 +147,7 @@ describe('the chart of a map', () => {
   });
 
   it('stands in columns without overlaps before it is computed', () => {
-    const { nodes } = firstLayout(graph);
+    const { nodes } = stackColumns(graph);
     const places = [...nodes.values()];
     for (const [i, a] of places.entries()) {
       for (const b of places.slice(i + 1)) {
@@ -106,7 +159,7 @@ describe('the chart of a map', () => {
   });
 
   it('draws every line from its card to its card, thicker for more exchanges', () => {
-    const { nodes } = firstLayout(graph);
+    const { nodes } = stackColumns(graph);
     const paths = edgePaths(graph.edges, nodes);
     expect(paths.size).toBe(graph.edges.length);
     for (const edge of graph.edges) {

@@ -24,7 +24,8 @@ export type ChartNode =
       system: System;
       positions: number;
       holes: number;
-      entry: boolean;
+      /** Where most of its rounds start: its way in. */
+      start: Position | undefined;
       gate: boolean;
     }
   /** A position of another system that this one flows into. */
@@ -117,13 +118,13 @@ export function chartGraph(map: GuardMap, options: ChartOptions = {}): ChartGrap
           : systemNode(from, index.system.get(from.replace('system:', ''))!, false);
       node.positions++;
       node.holes += open.get(position.id)?.length ?? 0;
-      node.entry ||= (position.entry ?? 0) > 0;
+      if ((position.entry ?? 0) > (node.start?.entry ?? 0)) node.start = position;
       nodes.set(from, node);
     }
     for (const move of moves)
       for (const exchange of index.exchangesOf(move.id)) {
         draw(from, exchange.to, 'success', exchange);
-        if (endsBadly(exchange)) draw(from, exchange.otherwise!, 'failure', exchange);
+        if (exchange.otherwise && exchange.chance < 1) draw(from, exchange.otherwise, 'failure', exchange);
       }
     if (position.drift) draw(from, position.drift, 'drift');
   }
@@ -148,9 +149,9 @@ export function chartGraph(map: GuardMap, options: ChartOptions = {}): ChartGrap
   return { nodes: [...nodes.values()], edges: [...edges.values()], cards };
 }
 
-/** Whether failing means passed, swept back, submitted or the like: that is never hidden. */
-const endsBadly = ({ otherwise, chance }: Exchange): boolean =>
-  chance < 1 && otherwise !== undefined && isOutcome(otherwise) && OUTCOME_GOOD[otherwise.outcome] === 'top';
+/** Whether a graph shows whole systems side by side, as the first look at a big map does. */
+export const isOverview = ({ nodes }: ChartGraph): boolean =>
+  nodes.some((node) => node.kind === 'system' && !node.gate);
 
 const systemNode = (id: string, system: System, gate: boolean): Extract<ChartNode, { kind: 'system' }> => ({
   kind: 'system',
@@ -158,7 +159,7 @@ const systemNode = (id: string, system: System, gate: boolean): Extract<ChartNod
   system,
   positions: 0,
   holes: 0,
-  entry: false,
+  start: undefined,
   gate,
 });
 

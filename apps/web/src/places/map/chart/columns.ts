@@ -1,10 +1,19 @@
-import type { ChartEdge, ChartGraph } from './chartGraph.ts';
+import { type ChartEdge, type ChartGraph, isOverview } from './chartGraph.ts';
+import { overviewColumns } from './overviewColumns.ts';
 
 /**
  * How many exchanges each card is from where rounds start, counted along lines that move on (0 = a start).
- * Cards that nothing leads to from a start stand with the starts; outcomes stand one behind the last card.
+ * What only failing leads to stands one on from where it fails, what nothing leads to with the starts; whole systems stand as overviewColumns says;
+ * outcomes stand one behind the last card.
  */
 export function columns(graph: ChartGraph): Map<string, number> {
+  const column = isOverview(graph) ? overviewColumns(graph) : stepColumns(graph);
+  const last = Math.max(-1, ...column.values()) + 1;
+  for (const node of graph.nodes) if (node.kind === 'outcome') column.set(node.id, last);
+  return column;
+}
+
+function stepColumns(graph: ChartGraph): Map<string, number> {
   const cards = graph.nodes.filter(({ kind }) => kind !== 'outcome').map(({ id }) => id);
   const inside = new Set(cards);
   const out = new Map<string, string[]>();
@@ -12,9 +21,7 @@ export function columns(graph: ChartGraph): Map<string, number> {
     if (by === 'success' && inside.has(to)) out.set(from, [...(out.get(from) ?? []), to]);
   }
   const column = new Map<string, number>();
-  const spread = (starts: string[]) => {
-    const open = starts.filter((id) => !column.has(id));
-    for (const id of open) column.set(id, 0);
+  const spread = (open: string[]) => {
     for (let id = open.shift(); id !== undefined; id = open.shift()) {
       for (const next of out.get(id) ?? []) {
         if (column.has(next)) continue;
@@ -23,16 +30,19 @@ export function columns(graph: ChartGraph): Map<string, number> {
       }
     }
   };
-  spread(
-    graph.nodes.flatMap((node) =>
-      (node.kind === 'position' && (node.position.entry ?? 0) > 0) || (node.kind === 'system' && node.entry)
-        ? [node.id]
-        : [],
-    ),
+  const spreadFrom = (id: string, at: number) => {
+    column.set(id, at);
+    spread([id]);
+  };
+  const starts = graph.nodes.flatMap((node) =>
+    node.kind === 'position' && (node.position.entry ?? 0) > 0 ? [node.id] : [],
   );
-  for (const id of cards) if (!column.has(id)) spread([id]);
-  const last = Math.max(0, ...column.values()) + 1;
-  for (const node of graph.nodes) if (node.kind === 'outcome') column.set(node.id, last);
+  for (const id of starts) column.set(id, 0);
+  spread(starts);
+  // What only failing or waiting leads to stands one on from there.
+  for (const { from, to } of graph.edges)
+    if (inside.has(to) && !column.has(to) && column.has(from)) spreadFrom(to, column.get(from)! + 1);
+  for (const id of cards) if (!column.has(id)) spreadFrom(id, 0);
   return column;
 }
 

@@ -16,12 +16,15 @@ const SWING = 46;
 
 /**
  * A curve for every line. Lines leave a card on its right and enter on the left, spread along the edge in the
- * order of where they go, so that they do not all meet in one point; lines back swing round.
+ * order of where they go, so that they do not all meet in one point; lines back swing round. Bundled, the lines of
+ * one kind leave and enter a card as one.
  */
 export function edgePaths(
   edges: readonly ChartEdge[],
   places: ReadonlyMap<string, Placed>,
+  bundled = false,
 ): Map<string, string> {
+  const ports = bundled ? bundledPorts : spreadPorts;
   const drawn = edges.flatMap((edge): Ends[] => {
     const [from, to] = [places.get(edge.from), places.get(edge.to)];
     return from && to ? [{ edge, from, to }] : [];
@@ -43,8 +46,22 @@ export function edgePaths(
   );
 }
 
+/** How far down a card the lines of each kind leave it and enter it, in bundles. */
+const BUNDLE = { success: 0.42, failure: 0.72, drift: 0.86 } as const;
+
+function bundledPorts(
+  drawn: readonly Ends[],
+  _card: (ends: Ends) => string,
+  _towards: (ends: Ends) => number,
+  place: (ends: Ends) => Placed,
+): Map<string, number> {
+  return new Map(
+    drawn.map((ends) => [ends.edge.id, place(ends).y + place(ends).height * BUNDLE[ends.edge.by]]),
+  );
+}
+
 /** The height at which each line touches its card. */
-function ports(
+function spreadPorts(
   drawn: readonly Ends[],
   card: (ends: Ends) => string,
   towards: (ends: Ends) => number,

@@ -1,5 +1,5 @@
 import type { ElkNode, LayoutOptions } from 'elkjs/lib/elk-api.js';
-import { CARD } from './card.ts';
+import { cardSize } from './card.ts';
 import type { ChartGraph } from './chartGraph.ts';
 import { columns, forwardEdges } from './columns.ts';
 
@@ -30,8 +30,7 @@ export function elkGraph(graph: ChartGraph): ElkNode {
     layoutOptions: OPTIONS,
     children: graph.nodes.map((node) => ({
       id: node.id,
-      width: CARD[node.kind][0],
-      height: CARD[node.kind][1],
+      ...cardSize(node),
       layoutOptions: { 'elk.partitioning.partition': String(column.get(node.id)) },
     })),
     edges: forwardEdges(graph, column).map((edge) => ({

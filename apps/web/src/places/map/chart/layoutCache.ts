@@ -1,9 +1,8 @@
-import { CARD } from './card.ts';
 import type { ChartGraph } from './chartGraph.ts';
 import { columns, forwardEdges } from './columns.ts';
 import type { ChartLayout, Placed } from './layoutChart.ts';
 
-const KEY = 'aftersquall.layouts';
+const KEY = 'aftersquall.layouts.2';
 const KEPT = 12;
 type Stored = [signature: string, places: [id: string, place: Placed][], width: number, height: number][];
 
@@ -38,28 +37,4 @@ export function keepLayout(graph: ChartGraph, { nodes, width, height }: ChartLay
   } catch {
     // The browser's store is full or closed: the layout is computed again next time.
   }
-}
-
-const GAP = { column: 96, row: 24 } as const;
-
-/** A first placing, at once: the columns, each in the order of the map. Shown until the computed one is there. */
-export function firstLayout(graph: ChartGraph): ChartLayout {
-  const column = columns(graph);
-  const heights = new Map<number, number>();
-  const size = (kind: keyof typeof CARD) => ({ width: CARD[kind][0], height: CARD[kind][1] });
-  for (const { id, kind } of graph.nodes) {
-    const at = column.get(id)!;
-    heights.set(at, (heights.get(at) ?? -GAP.row) + size(kind).height + GAP.row);
-  }
-  const height = Math.max(0, ...heights.values());
-  const next = new Map([...heights].map(([at, own]) => [at, (height - own) / 2]));
-  const nodes = new Map<string, Placed>();
-  for (const { id, kind } of graph.nodes) {
-    const at = column.get(id)!;
-    const y = next.get(at)!;
-    nodes.set(id, { x: at * (CARD.position[0] + GAP.column), y, ...size(kind) });
-    next.set(at, y + size(kind).height + GAP.row);
-  }
-  const width = (Math.max(0, ...column.values()) + 1) * (CARD.position[0] + GAP.column) - GAP.column;
-  return { nodes, width, height, computed: false };
 }

@@ -1,7 +1,8 @@
 import ELK, { type ElkNode } from 'elkjs/lib/elk-api.js';
 import elkWorkerUrl from 'elkjs/lib/elk-worker.min.js?url';
-import type { ChartGraph } from './chartGraph.ts';
+import { type ChartGraph, isOverview } from './chartGraph.ts';
 import { elkGraph } from './elkGraph.ts';
+import { stackColumns } from './stackColumns.ts';
 
 export interface Placed {
   x: number;
@@ -23,15 +24,9 @@ const elk = new ELK({ workerFactory: () => new Worker(elkWorkerUrl) });
 /** Places the cards, in a worker. */
 export async function layoutChart(graph: ChartGraph): Promise<ChartLayout> {
   const laid: ElkNode = await elk.layout(elkGraph(graph));
-  return {
-    nodes: new Map(
-      (laid.children ?? []).map(({ id, x = 0, y = 0, width = 0, height = 0 }) => [
-        id,
-        { x, y, width, height },
-      ]),
-    ),
-    width: laid.width ?? 0,
-    height: laid.height ?? 0,
-    computed: true,
-  };
+  const nodes = new Map(
+    (laid.children ?? []).map(({ id, x = 0, y = 0, width = 0, height = 0 }) => [id, { x, y, width, height }]),
+  );
+  if (isOverview(graph)) return stackColumns(graph, nodes);
+  return { nodes, width: laid.width ?? 0, height: laid.height ?? 0, computed: true };
 }
