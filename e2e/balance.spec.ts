@@ -18,6 +18,14 @@ test('a sweep is opened from Read with stance, holds and direction set, and judg
   await expect(answer).toContainText('This is where top is weakest');
   await expect(answer).toContainText('Nothing is left to post on this side.');
   await expect(answer).toContainText(/about \d+ kg of pull/);
+  // The bodies of the sweep, turned with the push.
+  const bodies = answer.getByRole('figure', { name: 'Both bodies, the push going right' });
+  const shape = () => bodies.locator('svg:not(.limb-glyph) path').nth(1).getAttribute('d');
+  const seen = await shape();
+  await page.getByRole('slider', { name: 'Direction of the push, in degrees' }).fill('90');
+  await expect.poll(shape).not.toBe(seen);
+  await page.getByRole('slider', { name: 'Direction of the push, in degrees' }).fill('300');
+  await expect.poll(shape).toBe(seen);
 
   // The arm is given back: a hand can come down there, and the edge is further away.
   await posts.getByRole('group', { name: 'left hand' }).getByRole('button', { name: 'free' }).click();

@@ -1,6 +1,6 @@
 import { setFields } from '@aftersquall/core';
 import { expect, test } from './app.ts';
-import { change } from './http.ts';
+import { change, saved } from './http.ts';
 
 test('where we are is a wall of pictures, found by name, by system and by what was read lately', async ({
   page,
@@ -61,6 +61,86 @@ test('a picture is turned by dragging, by keys and back, with every hold shown i
   // What is pointed at is said.
   await grip.locator('svg:not(.limb-glyph) circle').first().hover();
   await expect(page.getByText(/^right hand grips the near collar/).first()).toBeVisible();
+});
+
+test('a picture is set right by turning it or a body in it, and that can be undone', async ({
+  page,
+  demo,
+  request,
+}) => {
+  await page.goto(`${demo.url}/map/kelpwick?sel=position.collar-sleeve`);
+  const sheet = page.getByRole('complementary', { name: 'The position' });
+  const grip = sheet.getByRole('button', { name: /^Turn the picture/ });
+  const hintsNow = async () => {
+    const { document: map } = await saved(request, demo.url, 'map/kelpwick');
+    return map.positions.find(({ id }) => id === 'collar-sleeve')?.pose;
+  };
+  await expect(grip.locator('svg:not(.limb-glyph) path').first()).toBeAttached();
+  await grip.focus();
+  await page.keyboard.press('ArrowRight');
+  await sheet.getByRole('button', { name: 'Keep this view' }).click();
+  await expect
+    .poll(hintsNow)
+    .toEqual({ view: { azimuth: expect.any(Number), elevation: expect.any(Number) } });
+
+  await sheet.getByRole('button', { name: 'top', exact: true }).click();
+  const box = (await grip.boundingBox())!;
+  await page.mouse.move(box.x + 80, box.y + 90);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 130, box.y + 90, { steps: 5 });
+  await expect(sheet.getByText('top turned by 30°')).toBeVisible();
+  await page.mouse.up();
+  await expect.poll(async () => (await hintsNow())?.topYaw).toBe(30);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await hintsNow())?.topYaw).toBeUndefined();
+  await sheet.getByRole('button', { name: 'Back to what the holds say' }).click();
+  await expect.poll(hintsNow).toBeUndefined();
+});
+
+test('what is pointed at is lit in the picture, on the plan and in the list alike', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/map/kelpwick?sel=position.collar-sleeve`);
+  const sheet = page.getByRole('complementary', { name: 'The position' });
+  const contacts = sheet.getByRole('button', { name: /^Turn the picture/ }).locator('circle');
+  await expect(contacts.first()).toBeAttached();
+  const lit = () => contacts.evaluateAll((all) => all.filter((one) => one.getAttribute('r') === '8').length);
+  expect(await lit()).toBe(0);
+  await sheet
+    .getByRole('group', { name: 'Holds of bottom' })
+    .getByText(/^right hand grips the near collar/)
+    .hover();
+  await expect.poll(lit).toBe(1);
+  const plan = sheet.getByRole('group', { name: 'Both bodies, top facing us, bottom below' });
+  await plan.getByRole('button', { name: 'our left hand, holding' }).hover();
+  await expect.poll(lit).toBe(1);
+  await expect(sheet.locator('p', { hasText: /^left hand grips/ })).toBeVisible();
+  // Looked at from the other side, the picture turns over with the plan.
+  await sheet.getByRole('button', { name: 'Other side', exact: true }).click();
+  await expect(sheet.getByRole('button', { name: /^Turn the picture: .*right hand/ })).toBeVisible();
+});
+
+test('a picture is turned with a finger', async ({ browser, demo }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await context.newPage();
+  await page.goto(`${demo.url}/map/kelpwick?sel=position.collar-sleeve`);
+  const grip = page.getByRole('button', { name: /^Turn the picture/ });
+  const body = grip.locator('svg:not(.limb-glyph) path').nth(1);
+  await expect(body).toBeAttached();
+  const before = await body.getAttribute('d');
+  const { x, y } = (await grip.boundingBox())!;
+  const finger = await context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: number) =>
+    finger.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: type === 'touchEnd' ? [] : [{ x: x + at, y: y + 90 }],
+    });
+  await touch('touchStart', 60);
+  for (const at of [90, 120, 160, 200]) await touch('touchMove', at);
+  await touch('touchEnd', 200);
+  await expect.poll(() => body.getAttribute('d')).not.toBe(before);
+  await context.close();
 });
 
 test('a position nobody has seen yet is solved on the spot and kept for the others', async ({

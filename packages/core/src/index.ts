@@ -211,6 +211,7 @@ export {
   type PlayLevel,
   TOP_LEVELS,
 } from './model/playLevel.ts';
+export { HOOK_ROUTES, type PoseHints } from './model/poseHints.ts';
 export { type PoseRecord, PoseRecordSchema } from './model/poseRecord.ts';
 export { type Look, type Position, PositionSchema, type System } from './model/position.ts';
 export { type Apparel, type Level, NameSchema, type Side } from './model/primitives.ts';
@@ -233,6 +234,7 @@ export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs, signOf } f
 export { type BodyFit, bodyFit } from './pose/bodyFit.ts';
 export { type DrawnBodies, LAYERS, type Layer } from './pose/drawBodies.ts';
 export { POSE_VERSION } from './pose/poseBodies.ts';
+export { startYaws } from './pose/poseProblem.ts';
 export {
   drawBetween,
   drawPose,
@@ -242,6 +244,7 @@ export {
   solvePose,
 } from './pose/poseRecord.ts';
 export type { View } from './pose/view.ts';
+export { viewAcross } from './pose/viewAcross.ts';
 export { differences, type Nearest } from './read/nearestPositions.ts';
 export { readAsTop, type TopOption } from './read/readAsTop.ts';
 export type { Builds, Option, Rank } from './read/readMove.ts';

@@ -9,6 +9,14 @@ import styles from './positionPicture.module.scss';
 interface Props {
   position: Position;
   width: number;
+  /** The hold that is pointed at and who is told, where others point at it too. */
+  pointed?: string | undefined;
+  onPoint?: (hold: string | undefined) => void;
+  /** A body that is turned by dragging, instead of the view; told by how many degrees once it is let go. */
+  turning?: 'own' | 'top' | undefined;
+  onTurned?: (degrees: number) => void;
+  /** Keeps a view for everybody. */
+  onKeepView?: ((view: View) => void) | undefined;
 }
 
 /** Degrees that a picture turns by at once: it is drawn anew for each. */
@@ -20,9 +28,13 @@ const HIGHEST = 75;
 
 const stepped = (degrees: number): number => Math.round(degrees / STEP) * STEP;
 
-/** The picture of a position, large, turned by dragging it or by the arrow keys. */
-export function TurnablePicture({ position, width }: Props) {
-  const [pointed, setPointed] = useState<string>();
+/** The picture of a position, large, turned by dragging it or by the arrow keys; or one of its bodies is. */
+export function TurnablePicture(props: Props) {
+  const { position, width, turning, onTurned, onKeepView } = props;
+  const [ownPointed, setOwnPointed] = useState<string>();
+  const pointed = props.onPoint ? props.pointed : ownPointed;
+  const setPointed = props.onPoint ?? setOwnPointed;
+  const [degrees, setDegrees] = useState(0);
   const usual = usePicture(position, { kind: 'large' });
   const [turned, setTurned] = useState<View>();
   const view = turned ?? usual?.view;
@@ -40,6 +52,7 @@ export function TurnablePicture({ position, width }: Props) {
   const onMove = (event: PointerEvent) => {
     if (!drag.current) return;
     const { x, y, view: from } = drag.current;
+    if (turning) return setDegrees(stepped((event.clientX - x) / PIXELS));
     turn(
       from.azimuth - (event.clientX - x) / PIXELS,
       from.elevation + Math.round((event.clientY - y) / PIXELS / 5) * 5,
@@ -47,6 +60,8 @@ export function TurnablePicture({ position, width }: Props) {
   };
   const onEnd = () => {
     drag.current = undefined;
+    if (degrees !== 0) onTurned?.(degrees);
+    setDegrees(0);
   };
   const onKey = (event: KeyboardEvent) => {
     if (!view) return;
@@ -55,12 +70,17 @@ export function TurnablePicture({ position, width }: Props) {
     ];
     if (!by) return;
     event.preventDefault();
+    if (turning) return by[0] === 0 ? undefined : onTurned?.(-by[0]!);
     turn(view.azimuth + by[0]!, view.elevation + by[1]!);
   };
   const context = wordContext(position);
   const own = position.holds.find(({ id }) => id === pointed);
   const top = position.topHolds.find(({ id }) => id === pointed);
-  const said = own ? holdWords(own, context) : top && `top: ${holdWords(top, context, 'top')}`;
+  const said = degrees
+    ? `${turning === 'own' ? 'bottom' : 'top'} turned by ${degrees}°`
+    : own
+      ? holdWords(own, context)
+      : top && `top: ${holdWords(top, context, 'top')}`;
   const { width: w, height: h } = PICTURE.large;
   return (
     <div className={styles.turnable}>
@@ -87,9 +107,23 @@ export function TurnablePicture({ position, width }: Props) {
         />
       </button>
       {turned && (
-        <IconButton bare label="As it is seen best" onClick={() => setTurned(undefined)}>
-          <RotateCcw size={16} aria-hidden />
-        </IconButton>
+        <div className={styles['of-view']}>
+          {onKeepView && (
+            <button
+              type="button"
+              className="btn btn-sm btn-plain"
+              onClick={() => {
+                onKeepView(turned);
+                setTurned(undefined);
+              }}
+            >
+              Keep this view
+            </button>
+          )}
+          <IconButton bare label="As it is seen best" onClick={() => setTurned(undefined)}>
+            <RotateCcw size={16} aria-hidden />
+          </IconButton>
+        </div>
       )}
       {said && <p className={styles.said}>{said}</p>}
       <small className="soft">

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ContactSchema } from './contacts.ts';
 
 const Degrees = z.number().min(-360).max(360);
-export const ROUTES = ['outside', 'inside', 'behind'] as const;
+export const HOOK_ROUTES = ['outside', 'inside', 'behind'] as const;
 
 /** What helps to draw a position where holds and signs do not say enough; degrees. */
 export const PoseHintsSchema = z
@@ -14,7 +14,7 @@ export const PoseHintsSchema = z
     view: z.strictObject({ azimuth: Degrees, elevation: z.number().min(0).max(80) }).optional(),
     /** Which way a hooking foot goes round what it hooks, by contact. */
     routes: z
-      .partialRecord(ContactSchema, z.enum(ROUTES))
+      .partialRecord(ContactSchema, z.enum(HOOK_ROUTES))
       .refine(
         (routes) => Object.keys(routes).length > 0,
         'say which foot goes which way, or leave routes out',

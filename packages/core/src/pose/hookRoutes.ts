@@ -1,5 +1,5 @@
 import type { Hold } from '../model/hold.ts';
-import type { ROUTES } from '../model/poseHints.ts';
+import type { HOOK_ROUTES } from '../model/poseHints.ts';
 import { signOf } from '../model/signs.ts';
 import type { Body } from './body.ts';
 import type { HoldPart } from './holdPart.ts';
@@ -9,7 +9,7 @@ import { beyond, SIGMA, type Tip } from './residuals.ts';
 import { FRAME, LEG, type LeftRight, otherSide, signOfSide } from './skeleton.ts';
 import { addScaled, clamp, degrees, dot, length, scale, sub, type Vec3 } from './vec3.ts';
 
-export type Route = (typeof ROUTES)[number];
+export type Route = (typeof HOOK_ROUTES)[number];
 
 /** A leg that has gone round another has swept so far about it, degrees. */
 const WOUND = 150;

@@ -61,11 +61,9 @@ const LEG_PARTS = ['thigh', 'knee', 'knee-crook', 'shin', 'ankle', 'heel', 'toes
 
 /** What a position asks of two bodies. */
 export function poseProblem(position: Posed, builds: readonly [PoseBuild, PoseBuild]): PoseProblem {
-  const { signs, pose: hints } = position;
+  const { signs } = position;
   const bodies: Pair = [new Body(builds[BOTTOM]), new Body(builds[TOP])];
-  const presets: [Preset, Preset] = [bottomPreset(signs), topPreset(signs)];
-  presets[BOTTOM].yaw = hints?.ownYaw ?? sideClampYaw(position, presets[TOP].yaw) ?? presets[BOTTOM].yaw;
-  if (hints?.topYaw !== undefined) presets[TOP].yaw = 180 + hints.topYaw;
+  const presets = presetsOf(position);
   const holds = posedHolds(position).map(({ hold, by }) => holdTerms(bodies, position, hold, by));
   bendWorkingLimbs(presets, holds);
   sitInto(presets[TOP], signs, holds);
@@ -106,6 +104,21 @@ export function poseProblem(position: Posed, builds: readonly [PoseBuild, PoseBu
     addGrippingHands(eq, signs, busy[TOP]);
   };
   return { bodies, signs, presets, supports, holds, offset, flesh, energy };
+}
+
+/** How both bodies are before any hold, with what the position's hints say of it. */
+function presetsOf(position: Posed): [Preset, Preset] {
+  const { signs, pose: hints } = position;
+  const presets: [Preset, Preset] = [bottomPreset(signs), topPreset(signs)];
+  presets[BOTTOM].yaw = hints?.ownYaw ?? sideClampYaw(position, presets[TOP].yaw) ?? presets[BOTTOM].yaw;
+  if (hints?.topYaw !== undefined) presets[TOP].yaw = 180 + hints.topYaw;
+  return presets;
+}
+
+/** How both bodies begin turned about the vertical, degrees from facing the other: what a hint would say of it. */
+export function startYaws(position: Posed): { own: number; top: number } {
+  const presets = presetsOf(position);
+  return { own: presets[BOTTOM].yaw, top: presets[TOP].yaw - 180 };
 }
 
 /** Seated with a shoulder clamped, bottom sits beside top and faces the way top does. */

@@ -8,7 +8,7 @@ import { holdTerms } from './holdTerms.ts';
 import { routeOf } from './hookRoutes.ts';
 import { landmark } from './landmarks.ts';
 import { BOTTOM, NormalEquations, type Pair, TOP } from './normalEquations.ts';
-import { posedHolds, poseProblem } from './poseProblem.ts';
+import { posedHolds, poseProblem, startYaws } from './poseProblem.ts';
 import { bottomPreset, presetTurn, supportPoints, topPreset } from './presets.ts';
 import { AVERAGE_BUILD, LEG, LIMITS, SPINE, UNKNOWNS } from './skeleton.ts';
 import { degrees, length, sub } from './vec3.ts';
@@ -157,6 +157,12 @@ describe('a position as a problem', () => {
     expect(presets.map(({ yaw }) => yaw)).toEqual([40, 160]);
     const other = mirror('position', { ...position, looks: [] } as never);
     expect(poseProblem(other, AVERAGE).presets.map(({ yaw }) => yaw)).toEqual([-40, 200]);
+    expect(startYaws(position)).toEqual({ own: 40, top: -20 });
+    // What is said to begin with can be said as a hint, and changes nothing.
+    const turned = posed([], { 'top.facing': 'turned-left' });
+    const { own, top } = startYaws(turned);
+    const hinted = poseProblem({ ...turned, pose: { ownYaw: own, topYaw: top } }, AVERAGE);
+    expect(hinted.presets).toEqual(poseProblem(turned, AVERAGE).presets);
   });
 
   it('sets a kneeling top back between legs that are closed round the waist, and no other', () => {

@@ -4,8 +4,9 @@ import { Body } from './body.ts';
 import { fleshOf, PART } from './flesh.ts';
 import type { Pair } from './normalEquations.ts';
 import { AVERAGE_BUILD } from './skeleton.ts';
-import { cross, dot, length, sub } from './vec3.ts';
+import { cross, dot, length, radians, sub } from './vec3.ts';
 import { axesOf, centreOf, frameFor, splat, toPicture } from './view.ts';
+import { viewAcross } from './viewAcross.ts';
 
 const view = fc.record({
   azimuth: fc.integer({ min: -360, max: 360 }),
@@ -15,6 +16,22 @@ const bodies: Pair = [new Body(AVERAGE_BUILD), new Body(AVERAGE_BUILD)];
 bodies[1].place = [0, 1.2, 1];
 bodies[1].forward();
 const flesh = fleshOf(bodies, [new Set(), new Set(['L'])], 0.6);
+
+describe('a view across a push', () => {
+  it('has the push going right: a top who faces bottom falls to the front towards bottom', () => {
+    const position = (topYaw: number) => ({ id: 'p', holds: [], topHolds: [], signs: {}, pose: { topYaw } });
+    fc.assert(
+      fc.property(fc.integer({ min: -180, max: 180 }), fc.integer({ min: 0, max: 359 }), (topYaw, push) => {
+        const { right } = axesOf(viewAcross(position(topYaw), push));
+        // Bottom faces +y and top, unturned, −y; a turn of top's goes against the clock, a push with it.
+        const angle = radians(180 + topYaw - push);
+        expect(length(sub(right, [-Math.sin(angle), Math.cos(angle), 0]))).toBeLessThan(1e-9);
+      }),
+    );
+    const { right } = axesOf(viewAcross(position(0), 0));
+    expect(right[1]).toBeCloseTo(-1, 12);
+  });
+});
 
 describe('a view', () => {
   it('has three directions square to one another, right-handed', () => {

@@ -18,7 +18,7 @@ import { MECHANIC_FORMS, type Mechanic, MechanicSchema } from '../model/mechanic
 import { MOVE_KINDS, type Move, MoveSchema } from '../model/move.ts';
 import { type Opponent, OpponentSchema } from '../model/opponent.ts';
 import { type Landing, OUTCOMES } from '../model/outcome.ts';
-import { type PoseHints, ROUTES } from '../model/poseHints.ts';
+import { HOOK_ROUTES, type PoseHints } from '../model/poseHints.ts';
 import { type Position, PositionSchema, type System, SystemSchema } from '../model/position.ts';
 import { REACTION_GROUPS, type Reaction, ReactionSchema } from '../model/reaction.ts';
 import { type Scenario, ScenarioSchema } from '../model/scenario.ts';
@@ -165,7 +165,7 @@ const poseHints: fc.Arbitrary<PoseHints> = fc
       ownYaw: degrees,
       topYaw: degrees,
       view: fc.record({ azimuth: degrees, elevation: fc.integer({ min: 0, max: 80 }) }),
-      routes: fc.dictionary(fc.constantFrom(...CONTACTS), fc.constantFrom(...ROUTES), {
+      routes: fc.dictionary(fc.constantFrom(...CONTACTS), fc.constantFrom(...HOOK_ROUTES), {
         minKeys: 1,
         maxKeys: 3,
       }),

@@ -35,11 +35,14 @@ interface Props {
   /** Without these the plan is only looked at. */
   onLimb?: (limb: Limb) => void;
   onSpot?: (spot: Spot) => void;
+  /** The hold that is pointed at, by its id, and who is told when that changes. */
+  pointed?: string | undefined;
+  onPoint?: ((hold: string | undefined) => void) | undefined;
 }
 
 /** Both bodies as bottom sees them: who holds whom with what, and what can be seen of each. */
 export function BodyPlan(props: Props) {
-  const { holds, topHolds, signs, context, limb, spot, onLimb, onSpot } = props;
+  const { holds, topHolds, signs, context, limb, spot, onLimb, onSpot, pointed, onPoint } = props;
   const conflicts = {
     own: new Set(limbConflicts(holds, context).map(({ contact }) => contact)),
     top: new Set(limbConflicts(topHolds, context).map(({ contact }) => contact)),
@@ -73,19 +76,36 @@ export function BodyPlan(props: Props) {
         </g>
       ))}
       {topHolds.map((hold) => (
-        <HoldLines key={hold.id} hold={hold} body="top" words={holdWords(hold, context, 'top')} />
+        <HoldLines
+          key={hold.id}
+          hold={hold}
+          body="top"
+          words={holdWords(hold, context, 'top')}
+          pointed={hold.id === pointed}
+        />
       ))}
       {holds.map((hold) => (
-        <HoldLines key={hold.id} hold={hold} body="own" words={holdWords(hold, context)} />
+        <HoldLines
+          key={hold.id}
+          hold={hold}
+          body="own"
+          words={holdWords(hold, context)}
+          pointed={hold.id === pointed}
+        />
       ))}
       {(['top', 'own'] as const).map((body) => {
-        const held = new Set((body === 'own' ? holds : topHolds).flatMap(({ contacts }) => contacts));
+        const holdOf = new Map(
+          (body === 'own' ? holds : topHolds).flatMap(({ contacts, id }) =>
+            contacts.map((contact) => [contact, id]),
+          ),
+        );
         return CONTACTS.map((contact) => (
           <ContactDot
             key={`${body} ${contact}`}
             body={body}
             contact={contact}
-            holding={held.has(contact)}
+            holding={holdOf.has(contact)}
+            onPoint={onPoint && ((on) => onPoint(on ? holdOf.get(contact) : undefined))}
             conflict={conflicts[body].has(contact)}
             chosen={limb?.body === body && limb.contact === contact}
             onPick={onLimb && (() => onLimb({ body, contact }))}

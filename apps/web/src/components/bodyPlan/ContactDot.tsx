@@ -10,10 +10,12 @@ interface Props {
   conflict: boolean;
   chosen: boolean;
   onPick: (() => void) | undefined;
+  /** Told when it begins and ends to be pointed at. */
+  onPoint: ((on: boolean) => void) | undefined;
 }
 
 /** What a body can hold with: free, holding, or holding two things at once. */
-export function ContactDot({ body, contact, holding, conflict, chosen, onPick }: Props) {
+export function ContactDot({ body, contact, holding, conflict, chosen, onPick, onPoint }: Props) {
   const [x, y] = contactAt(body, contact);
   const limb = contact.length > 3 && /[LR]$/.test(contact);
   if (!limb && !holding && !chosen && !onPick) return null;
@@ -22,6 +24,12 @@ export function ContactDot({ body, contact, holding, conflict, chosen, onPick }:
     <g
       className={`${styles.contact} ${body} ${limb ? '' : styles.middle} ${holding ? styles.holding : 'free'} ${conflict ? 'conflict' : ''} ${chosen ? 'chosen' : ''}`}
       transform={`translate(${x} ${y})`}
+      {...(onPoint && {
+        onPointerEnter: () => onPoint(true),
+        onPointerLeave: () => onPoint(false),
+        onFocus: () => onPoint(true),
+        onBlur: () => onPoint(false),
+      })}
       {...(onPick && {
         role: 'button',
         tabIndex: 0,

@@ -1,5 +1,4 @@
 import {
-  type Apparel,
   type Contact,
   contactName,
   freshId,
@@ -7,11 +6,9 @@ import {
   HoldSchema,
   holdWords,
   type Issue,
-  mirror,
   type Position,
   type Target,
   targetName,
-  translateApparel,
   wordContext,
 } from '@aftersquall/core';
 import { FlipHorizontal2, X } from 'lucide-react';
@@ -25,15 +22,22 @@ import { partsIn, regionAt } from './geometry.ts';
 import { HoldDetails } from './HoldDetails.tsx';
 import { LookedAt } from './LookedAt.tsx';
 import { usualActions } from './limbActions.ts';
+import { type Looking, lookAt } from './looking.ts';
 import { SignChoices } from './SignChoices.tsx';
 
 type Held = Pick<Position, 'holds' | 'topHolds' | 'signs'>;
 interface Props {
   position: Position;
   onChange: (changes: Partial<Held>) => Issue[];
-  /** Where side and apparel are switched for the whole place, the plan has no switches of its own. */
-  withoutSwitches?: boolean;
+  /** Looked at from the other side or in the other apparel; where the place switches these itself, it is left out. */
+  looking?: Looking;
+  onLooking?: (looking: Looking) => void;
+  /** The hold that is pointed at, by its id, and who is told when that changes. */
+  pointed?: string | undefined;
+  onPoint?: (hold: string | undefined) => void;
 }
+
+const AS_IT_IS: Looking = { flipped: false, apparel: 'gi' };
 
 const listOf = (body: Limb['body']) => (body === 'own' ? 'holds' : 'topHolds');
 
@@ -41,14 +45,12 @@ const listOf = (body: Limb['body']) => (body === 'own' ? 'holds' : 'topHolds');
  * Holds and signs by tapping: a limb, then what it takes; or, with no limb chosen, a part of a body and what can be
  * seen of it. The other side and the other apparel are looked at here too, with what they would lose.
  */
-export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
+export function HoldsPlan(props: Props) {
+  const { position, onChange, looking = AS_IT_IS, onLooking, pointed, onPoint } = props;
   const [limb, setLimb] = useState<Limb>();
   const [spot, setSpot] = useState<Spot>();
-  const [flipped, setFlipped] = useState(false);
-  const [apparel, setApparel] = useState<Apparel>('gi');
-  const looking = flipped || apparel === 'no-gi';
-  const translation = translateApparel(flipped ? mirror('position', position) : position, apparel);
-  const shown = looking ? translation.position : position;
+  const translation = lookAt(position, looking);
+  const shown = translation?.position ?? position;
   const context = wordContext(shown);
 
   const held = limb && position[listOf(limb.body)].find(({ contacts }) => contacts.includes(limb.contact));
@@ -84,25 +86,33 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
   });
   return (
     <div className="holds-plan">
-      <div className={styles['plan-bar']} hidden={withoutSwitches}>
-        <button
-          type="button"
-          className={`btn btn-sm ${flipped ? 'btn-dark' : 'btn-plain'}`}
-          aria-pressed={flipped}
-          onClick={() => setFlipped(!flipped)}
-        >
-          <FlipHorizontal2 size={15} aria-hidden /> Other side
-        </button>
-        <ApparelToggle label="Apparel on the plan" value={apparel} onChange={setApparel} />
-      </div>
+      {onLooking && (
+        <div className={styles['plan-bar']}>
+          <button
+            type="button"
+            className={`btn btn-sm ${looking.flipped ? 'btn-dark' : 'btn-plain'}`}
+            aria-pressed={looking.flipped}
+            onClick={() => onLooking({ ...looking, flipped: !looking.flipped })}
+          >
+            <FlipHorizontal2 size={15} aria-hidden /> Other side
+          </button>
+          <ApparelToggle
+            label="Apparel on the plan"
+            value={looking.apparel}
+            onChange={(apparel) => onLooking({ ...looking, apparel })}
+          />
+        </div>
+      )}
       <BodyPlan
         holds={shown.holds}
         topHolds={shown.topHolds}
         signs={shown.signs}
         context={context}
-        limb={looking ? undefined : limb}
-        spot={looking ? undefined : spot}
-        {...(!looking && {
+        limb={translation ? undefined : limb}
+        spot={translation ? undefined : spot}
+        pointed={pointed}
+        onPoint={onPoint}
+        {...(!translation && {
           onLimb: (next: Limb) => {
             // A limb is chosen already: a dot of the other body is what it takes.
             if (limb && limb.body !== next.body) {
@@ -115,7 +125,7 @@ export function HoldsPlan({ position, onChange, withoutSwitches }: Props) {
           onSpot: setSpot,
         })}
       />
-      {looking ? (
+      {translation ? (
         <LookedAt translation={translation} context={context} />
       ) : (
         <>

@@ -27,6 +27,9 @@ interface Props {
   holds: readonly Hold[];
   context: WordContext;
   onChange: (holds: Hold[]) => Issue[];
+  /** The hold that is pointed at, by its id, and who is told when that changes. */
+  pointed?: string | undefined;
+  onPoint?: (hold: string | undefined) => void;
 }
 
 const PLACES: Record<string, string[]> = { sleeve: ['cuff', 'elbow'], trousers: ['cuff', 'knee', 'hip'] };
@@ -37,7 +40,7 @@ const SIDES = [
 ];
 
 /** Holds in words, one a line, each to be changed or taken out; a new one is contact, action and target. */
-export function HoldsField({ label, by, holds, context, onChange }: Props) {
+export function HoldsField({ label, by, holds, context, onChange, pointed, onPoint }: Props) {
   const [editing, setEditing] = useState<string>();
   const [troubles, setTroubles] = useState<string[]>([]);
   const save = (hold: Hold) => {
@@ -52,7 +55,12 @@ export function HoldsField({ label, by, holds, context, onChange }: Props) {
     <fieldset aria-label={label} className={styles['holds-field']}>
       <ul className="list-unstyled mb-1">
         {holds.map((hold) => (
-          <li key={hold.id}>
+          <li
+            key={hold.id}
+            className={hold.id === pointed ? styles.pointed : ''}
+            onPointerEnter={() => onPoint?.(hold.id)}
+            onPointerLeave={() => onPoint?.(undefined)}
+          >
             <span className={by === 'own' ? 'own-mark' : 'top-mark'}>{holdWords(hold, context, by)}</span>
             <button
               type="button"

@@ -9,6 +9,7 @@ import {
   wayWords,
   weakestArc,
 } from '@aftersquall/core';
+import type { ReactNode } from 'react';
 import styles from './balance.module.scss';
 import type { BalanceState } from './balanceState.ts';
 import { SideView } from './SideView.tsx';
@@ -20,6 +21,8 @@ interface Props {
   posts: BalanceState['posts'];
   /** The sweep it was opened from, judged. */
   sweep: { name: string; check: SweepCheck } | undefined;
+  /** Both bodies, where a position is open. */
+  picture: ReactNode;
 }
 
 /** Whether a limb of top's cannot come down. */
@@ -29,10 +32,16 @@ const isGone =
     posts[contact] === 'blocked';
 
 /** What it takes to send top one way: the pull, the view from the side, what is still free, and the verdict on the sweep. */
-export function BalanceAnswer({ profile, direction, pushHeight, posts, sweep }: Props) {
+export function BalanceAnswer({ profile, direction, pushHeight, posts, sweep, picture }: Props) {
   const arc = weakestArc(profile);
   return (
-    <section className={styles['balance-answer']} aria-label="What it takes" aria-live="polite">
+    <section
+      className={styles['balance-answer']}
+      aria-label="What it takes"
+      aria-live="polite"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard has to reach it
+      tabIndex={0}
+    >
       <h2>
         Towards {wayWords(direction.degrees, isGone(posts))}{' '}
         <small className="soft">({direction.degrees}°)</small>
@@ -42,6 +51,7 @@ export function BalanceAnswer({ profile, direction, pushHeight, posts, sweep }: 
         {arcWords(arc, isGone(posts))}.
       </p>
       <Push direction={direction} profile={profile} posts={posts} />
+      {picture}
       <SideView profile={profile} direction={direction} pushHeight={pushHeight} />
       {direction.reposts.length > 0 ? (
         <p>

@@ -14,6 +14,7 @@ import styles from './balance.module.scss';
 import { type BalanceState, profileOf, STARTING, stateOfSweep } from './balanceState.ts';
 import { MatView } from './MatView.tsx';
 import { StandControls } from './StandControls.tsx';
+import { SweepPicture } from './SweepPicture.tsx';
 
 /** Which way does top fall, and which post is still free? Opened from a sweep, or set by hand. */
 export function BalancePlace() {
@@ -35,11 +36,14 @@ export function BalancePlace() {
   const direction =
     profile.directions.find(({ degrees }) => degrees === state.degrees) ?? profile.directions[0]!;
   const position = move && index.position.get(move.position);
-  const reaction = met === 'none' ? undefined : index.reaction.get(met.replace('~', ''));
+  const reaction = useMemo(() => {
+    const named = met === 'none' ? undefined : index.reaction.get(met.replace('~', ''));
+    return named && sided('reaction', named, met.startsWith('~'));
+  }, [index, met]);
   const check =
     move && position
       ? checkSweep(position, move, {
-          reaction: reaction && sided('reaction', reaction, met.startsWith('~')),
+          reaction,
           stature: state.stature,
           mass: state.mass,
         })
@@ -126,6 +130,12 @@ export function BalancePlace() {
           pushHeight={pushHeight}
           posts={state.posts}
           sweep={check && { name: move?.name ?? '', check }}
+          picture={
+            move &&
+            position && (
+              <SweepPicture position={position} move={move} reaction={reaction} degrees={direction.degrees} />
+            )
+          }
         />
       </div>
     </>

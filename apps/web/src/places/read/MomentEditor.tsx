@@ -20,7 +20,6 @@ export function MomentEditor({ moment, nearest, map, onChange, onGo, onKeep }: P
     <>
       <HoldsPlan
         position={position}
-        withoutSwitches
         onChange={(changes) => {
           onChange({ ...moment, ...changes });
           return [];

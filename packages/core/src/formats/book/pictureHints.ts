@@ -1,5 +1,5 @@
 import { CONTACTS } from '../../model/contacts.ts';
-import { type PoseHints, ROUTES } from '../../model/poseHints.ts';
+import { HOOK_ROUTES, type PoseHints } from '../../model/poseHints.ts';
 import { BookSlip, readWord, shifted, splitEntries } from './text.ts';
 import { type Codec, number } from './values.ts';
 
@@ -23,7 +23,7 @@ export const pictureHints: Codec<PoseHints> = {
           if (elevation === undefined || more !== undefined)
             throw new BookSlip(`"${value}" is no view; expected "90° at 26°": round the pair, and how high`);
           hints.view = { azimuth: yaw.read(azimuth!), elevation: height.read(elevation) };
-        } else hints.routes = { ...hints.routes, [kind]: readWord(ROUTES, 'way round', value) };
+        } else hints.routes = { ...hints.routes, [kind]: readWord(HOOK_ROUTES, 'way round', value) };
       });
     return hints;
   },

@@ -1,30 +1,15 @@
-import {
-  batch,
-  edit,
-  freshId,
-  holes,
-  indexMap,
-  type Landing,
-  limbConflicts,
-  type Position,
-  put,
-  wordContext,
-} from '@aftersquall/core';
-import { HoldsPlan } from '../../../components/bodyPlan/HoldsPlan.tsx';
+import { batch, edit, freshId, holes, indexMap, type Landing, type Position, put } from '@aftersquall/core';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { Explained } from '../../../components/Explained.tsx';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { FitsField } from '../../../components/fields/FitsField.tsx';
-import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import { landingChoices, landingOf, landingValue } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
-import { SignsField } from '../../../components/fields/SignsField.tsx';
-import { TurnablePicture } from '../../../components/TurnablePicture.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { AddMove } from './AddMove.tsx';
-import { BodyFitPart } from './BodyFitPart.tsx';
+import { BodiesPart } from './BodiesPart.tsx';
 import { LookPart } from './LookPart.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
@@ -36,8 +21,6 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
   const save = useSaver('position', position);
   const dispatch = useAppDispatch();
   if (!position) return null;
-  const context = wordContext(position);
-  const conflicts = [...limbConflicts(position.holds, context), ...limbConflicts(position.topHolds, context)];
   const open = holes(map).filter((hole) => hole.position.id === id);
   const flipSystem = (system: string) =>
     save({
@@ -63,33 +46,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           <SavedField label="Name" value={position.name} onSave={(name) => save({ name })} />
         </div>
       </div>
-      <TurnablePicture key={position.id} position={position} width={330} />
-      <BodyFitPart position={position} />
-      {conflicts.map((conflict) => (
-        <p key={conflict.words} className="hazard mb-1">
-          One limb, two holds: {conflict.words}.
-        </p>
-      ))}
-      <HoldsPlan position={position} onChange={save} />
-      <h3>Holds</h3>
-      <HoldsField
-        label="Holds of bottom"
-        by="own"
-        holds={position.holds}
-        context={context}
-        onChange={(holds) => save({ holds })}
-      />
-      <h3>Top’s holds and signs</h3>
-      <HoldsField
-        label="Holds of top"
-        by="top"
-        holds={position.topHolds}
-        context={context}
-        onChange={(topHolds) => save({ topHolds })}
-      />
-      <div className="mt-2">
-        <SignsField label="Signs" signs={position.signs} onChange={(signs) => save({ signs })} />
-      </div>
+      <BodiesPart key={position.id} position={position} save={save} />
 
       <h3>Moves and answers</h3>
       <Explained term="look" />

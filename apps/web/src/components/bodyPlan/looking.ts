@@ -1,0 +1,13 @@
+import { type Apparel, mirror, type Position, translateApparel } from '@aftersquall/core';
+
+/** How bodies are looked at without changing them: from the other side, in the other apparel. */
+export interface Looking {
+  flipped: boolean;
+  apparel: Apparel;
+}
+
+/** A position as it is looked at, with what the other apparel loses; undefined where it is seen as it is. */
+export function lookAt(position: Position, { flipped, apparel }: Looking) {
+  if (!flipped && apparel === 'gi') return undefined;
+  return translateApparel(flipped ? mirror('position', position) : position, apparel);
+}

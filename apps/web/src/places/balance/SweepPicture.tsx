@@ -1,0 +1,25 @@
+import { type Move, momentOfSweep, type Position, type Reaction, viewAcross } from '@aftersquall/core';
+import { useMemo } from 'react';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
+import styles from './balance.module.scss';
+
+interface Props {
+  position: Position;
+  move: Move;
+  reaction: Reaction | undefined;
+  /** Of the push. */
+  degrees: number;
+}
+
+/** Both bodies as they are when the sweep goes, seen across the push: it goes to the right, as in the side view. */
+export function SweepPicture({ position, move, reaction, degrees }: Props) {
+  const moment = useMemo(
+    () => ({ ...position, ...momentOfSweep(position, move, reaction) }),
+    [position, move, reaction],
+  );
+  return (
+    <figure className={styles['sweep-picture']} aria-label="Both bodies, the push going right">
+      <PositionPicture position={moment} kind="large" width={250} view={viewAcross(moment, degrees)} />
+    </figure>
+  );
+}
