@@ -1,5 +1,6 @@
 import { readDemo } from '../demo/readDemo.ts';
 import { drawPose, planTerm, poseKey, solvePose, termDates } from '../packages/core/dist/index.js';
+import { poseStart } from '../packages/core/src/pose/poseRecord.ts';
 import { median, timed } from './timed.ts';
 
 const map = readDemo();
@@ -11,6 +12,12 @@ const solved = some.map((position) => timed(() => solvePose(position), 1));
 const cold = solved.reduce((sum, ms) => sum + ms, 0) / solved.length;
 console.log(
   `  a pose from nothing: mean ${cold.toFixed(0)} ms, slowest ${Math.max(...solved).toFixed(0)} ms (aim 600)`,
+);
+const warm = some.map((position) =>
+  timed(() => solvePose(position, { start: poseStart(records.get(poseKey(position))!), kicks: 0 }), 1),
+);
+console.log(
+  `  from a warm start: mean ${(warm.reduce((sum, ms) => sum + ms, 0) / warm.length).toFixed(0)} ms (aim 150)`,
 );
 const record = (position: (typeof some)[number]) => records.get(poseKey(position))!;
 const view = { azimuth: 90, elevation: 26 };

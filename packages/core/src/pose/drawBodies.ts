@@ -4,7 +4,7 @@ import { BOTTOM, type Pair, TOP, type Who } from './normalEquations.ts';
 import type { PoseScene } from './poseScene.ts';
 import { FRAME } from './skeleton.ts';
 import { linesBetween, linesPath, maskPath } from './trace.ts';
-import { addScaled, dot, scale as scaled, sub, unit, type Vec3 } from './vec3.ts';
+import { addScaled, dot, scale as scaled, unit, type Vec3 } from './vec3.ts';
 import {
   type Axes,
   axesOf,
@@ -37,8 +37,8 @@ export interface DrawOptions {
   room?: Flesh | undefined;
 }
 
-/** The picture is traced on so many pixels for each of its own. */
-const FINE = 1.6;
+/** A picture is traced on so many pixels for each of its own: a small one finer, for its lines are closer together. */
+const fineness = (width: number): number => (width < 240 ? 1.6 : 1.15);
 const MARGIN = 6;
 /** Room for the shadow under the pair. */
 const BELOW = 16;
@@ -57,10 +57,11 @@ const NOTHING = -1;
 export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = {}): DrawnBodies {
   const { width = 320, height = 240 } = options;
   const { bodies, contacts, fists } = scene;
+  const fine = fineness(width);
   const axes = axesOf(view);
   const flesh = fleshOf(bodies, fists, 1.2);
-  const [w, h] = [Math.round(width * FINE), Math.round(height * FINE)];
-  const fitted = frameFor(options.room ?? flesh, axes, w, h - BELOW * FINE, MARGIN * FINE);
+  const [w, h] = [Math.round(width * fine), Math.round(height * fine)];
+  const fitted = frameFor(options.room ?? flesh, axes, w, h - BELOW * fine, MARGIN * fine);
   const frame: Frame = { ...fitted, height: h };
   const picture = splat(flesh, axes, frame);
   const filled = filledPixels(picture);
@@ -73,9 +74,9 @@ export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = 
   const mask = (is: (i: number) => boolean) => {
     const set = new Uint8Array(w * h);
     for (const i of filled) if (is(i)) set[i] = 1;
-    return maskPath(set, w, h, 1 / FINE, filled);
+    return maskPath(set, w, h, 1 / fine, filled);
   };
-  put('shadow', undefined, maskPath(shadowOf(flesh, axes, frame), w, h, 1 / FINE));
+  put('shadow', undefined, maskPath(shadowOf(flesh, axes, frame), w, h, 1 / fine));
   for (const who of [BOTTOM, TOP] as const)
     put(
       'body',
@@ -100,7 +101,7 @@ export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = 
     mask((i) => light[i]! > BRIGHT),
   );
   for (const who of [BOTTOM, TOP] as const)
-    put('line', who, linesPath(foldsOf(who, zones, flesh, picture, frame, filled), 1 / FINE));
+    put('line', who, linesPath(foldsOf(who, zones, flesh, picture, frame, filled), 1 / fine));
   return {
     width,
     height,
@@ -108,7 +109,7 @@ export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = 
     contacts: contacts.map(({ id, by, at }) => {
       const [x, y] = toPicture(at, axes, frame);
       const near = picture.depth[Math.floor(y) * w + Math.floor(x)] ?? 0;
-      return { id, by, x: x / FINE, y: y / FINE, hidden: near - dot(at, axes.towards) > HIDDEN };
+      return { id, by, x: x / fine, y: y / fine, hidden: near - dot(at, axes.towards) > HIDDEN };
     }),
   };
 }
@@ -133,16 +134,24 @@ function shadeOf(
   filled: Int32Array,
 ) {
   const { width, height, left, top, scale } = frame;
+  const { right, up, towards } = axes;
+  const { centres } = flesh;
   const zones = new Int8Array(width * height).fill(NOTHING);
   const light = new Float32Array(width * height);
-  const from = unit(addScaled(addScaled(scaled(axes.towards, 0.55), axes.up, 0.75), axes.right, -0.45));
+  const from = unit(addScaled(addScaled(scaled(towards, 0.55), up, 0.75), right, -0.45));
   for (const i of filled) {
     const x = i % width;
     const y = (i - x) / width;
     const s = sphere[i]!;
-    const across = scaled(axes.right, left + (x + 0.5) / scale);
-    const p = addScaled(addScaled(across, axes.up, top - (y + 0.5) / scale), axes.towards, depth[i]!);
-    light[i] = dot(sub(p, centreOf(flesh, s)), from) / flesh.radii[s]!;
+    // The point of the surface; written out, since this is done for every pixel.
+    const [a, b, c] = [left + (x + 0.5) / scale, top - (y + 0.5) / scale, depth[i]!];
+    const p: Vec3 = [
+      right[0] * a + up[0] * b + towards[0] * c,
+      right[1] * a + up[1] * b + towards[1] * c,
+      right[2] * a + up[2] * b + towards[2] * c,
+    ];
+    const [cx, cy, cz] = [centres[3 * s]!, centres[3 * s + 1]!, centres[3 * s + 2]!];
+    light[i] = ((p[0] - cx) * from[0] + (p[1] - cy) * from[1] + (p[2] - cz) * from[2]) / flesh.radii[s]!;
     const who = flesh.whos[s]!;
     zones[i] = who * ZONES + zoneOf(bodies[who as Who], flesh.parts[s]!, flesh.frames[s]!, p);
   }
@@ -177,20 +186,31 @@ function soften(
   filled: Int32Array,
 ): void {
   const pieces = Int16Array.from(sphere, (s) => (s < 0 ? -1 : whos[s]! * 16 + parts[s]!));
-  const around = [-width - 1, -width, -width + 1, -1, 0, 1, width - 1, width, width + 1];
+  const around = [-width - 1, -width, -width + 1, -1, 1, width - 1, width, width + 1];
+  // Which of its neighbours are of the same surface is the same in every pass: a bit each.
+  const inside = filled.filter((i) => {
+    const x = i % width;
+    return x > 0 && x < width - 1 && i >= width && i < width * (height - 1);
+  });
+  const alike = new Uint8Array(inside.length);
+  for (let n = 0; n < inside.length; n++) {
+    const i = inside[n]!;
+    let bits = 0;
+    for (let k = 0; k < 8; k++) {
+      const j = i + around[k]!;
+      if (pieces[j] === pieces[i] && Math.abs(depth[j]! - depth[i]!) < 0.04) bits |= 1 << k;
+    }
+    alike[n] = bits;
+  }
   for (let pass = 0; pass < 3; pass++) {
     const before = light.slice();
-    for (const i of filled) {
-      const x = i % width;
-      if (x === 0 || x === width - 1 || i < width || i >= width * (height - 1)) continue;
-      const piece = pieces[i]!;
-      const near = depth[i]!;
-      let sum = 0;
-      let count = 0;
-      for (let k = 0; k < 9; k++) {
-        const j = i + around[k]!;
-        if (pieces[j] !== piece || Math.abs(depth[j]! - near) >= 0.04) continue;
-        sum += before[j]!;
+    for (let n = 0; n < inside.length; n++) {
+      const i = inside[n]!;
+      let sum = before[i]!;
+      let count = 1;
+      for (let bits = alike[n]!, k = 0; bits > 0; bits >>= 1, k++) {
+        if ((bits & 1) === 0) continue;
+        sum += before[i + around[k]!]!;
         count++;
       }
       light[i] = sum / count;
