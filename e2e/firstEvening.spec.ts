@@ -176,6 +176,7 @@ test('what joins a hold is no change of hands, and an arm whose hand holds is no
   const card = page.getByRole('article').filter({ hasText: 'Collar hand joins on the sleeve' });
   await expect(card).toContainText('Join');
   await expect(card).not.toContainText('Let go');
+  await card.getByText('1 hold change', { exact: true }).click();
   await expect(card).toContainText('1 hold change');
   await expect(card).not.toContainText('left arm');
 });
@@ -191,7 +192,7 @@ test('barred answers are folded away with the reason, and the nearest allowed on
   await expect(fold).toContainText('shoulder lock is barred under Youth, gi');
   const barred = page.getByRole('article').filter({ hasText: 'Finish the shoulder lock' });
   await expect(barred).toBeHidden();
-  await fold.locator('summary').click();
+  await fold.locator('summary').first().click();
   await expect(barred).toBeVisible();
 });
 

@@ -11,6 +11,7 @@ test('three taps from cold to an answer; sides and jackets are one key', async (
   await expect(choke).toContainText("Missing: top's stance kneeling.");
   await expect(choke).toContainText('strangle');
 
+  await page.getByText('Holds and signs in words').click();
   await page.keyboard.press('f');
   await expect(
     page.getByText('left hand grips the near collar (cross, deep)', { exact: true }),

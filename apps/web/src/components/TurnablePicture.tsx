@@ -125,6 +125,16 @@ export function TurnablePicture(props: Props) {
           </IconButton>
         </div>
       )}
+      {!turned && view && usual?.contacts.some(({ hidden }) => hidden) && (
+        <button
+          type="button"
+          className={`btn btn-sm btn-plain ${styles['of-view']}`}
+          title="Some holds are hidden from here"
+          onClick={() => turn(view.azimuth + 180, view.elevation)}
+        >
+          From the other side
+        </button>
+      )}
       {said && <p className={styles.said}>{said}</p>}
       <small className="soft">
         A sketch computed from the holds, not a photograph of technique.

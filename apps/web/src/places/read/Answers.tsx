@@ -3,6 +3,7 @@ import {
   type GuardMap,
   holdWords,
   landingWords,
+  type Moment,
   type Nearest,
   type Option,
   orderWords,
@@ -58,6 +59,7 @@ export function Answers({ map, reading, met, stale, onTake }: Props) {
       met={met}
       stale={stale}
       elsewhere={option.from !== near}
+      moment={option.from === near ? reading.moment : undefined}
       onTake={onTake}
     />
   );
@@ -147,10 +149,12 @@ interface CardProps {
   stale: boolean;
   /** It comes from another position than the nearest one. */
   elsewhere: boolean;
+  /** What is held and seen once top has done it, where it comes from the nearest position. */
+  moment: Moment | undefined;
   onTake: (option: ReadOption) => void;
 }
 
-function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
+function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake }: CardProps) {
   const { mapId = '' } = useParams();
   const { apparel } = useAppSelector(({ settings }) => settings);
   const context = wordContext(onSide(option.from));
@@ -158,6 +162,9 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
   const variant = variantOf(move, exchange);
   const ways = move.variants.filter(({ when }) => !when.apparel || when.apparel === apparel);
   const say = (holds: Option['keeps']) => holds.map((hold) => holdWords(hold, context)).join('; ');
+  const limbs = (holds: Option['keeps']) =>
+    holds.flatMap(({ contacts }) => contacts.map(contactName)).join(', ');
+  const free = option.free.filter((contact) => /[LR]$/.test(contact)).map(contactName);
   return (
     <article className={`${styles['answer-card']} ${option.rank} ${option.legal ? '' : styles.barred}`}>
       <div className="head">
@@ -181,7 +188,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
           {option.worth !== undefined && <Worth value={option.worth} stale={stale} inWords />}
         </div>
       </div>
-      <BeforeAfter map={map} option={option} />
+      <BeforeAfter map={map} option={option} moment={moment} />
       {elsewhere && (
         <p className="soft small">
           As from {option.from.position.name}
@@ -198,38 +205,28 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
           <TriangleAlert size={15} aria-hidden /> Lets go of what should be kept: {say(option.dropsKept)}.
         </p>
       )}
-      <dl>
-        {option.keeps.length > 0 && (
-          <>
-            <dt>Keep</dt>
-            <dd>{say(option.keeps)}</dd>
-          </>
-        )}
+      <p className={styles['in-a-line']}>
         {option.joined.length > 0 && (
-          <>
-            <dt>
-              <Link2 size={13} aria-hidden /> Join
-            </dt>
-            <dd>{say(option.joined)}</dd>
-          </>
+          <span>
+            <Link2 size={14} aria-hidden /> <b>Join</b> {say(option.joined)}
+          </span>
         )}
         {option.takes.length > 0 && (
-          <>
-            <dt>
-              <Link2 size={13} aria-hidden /> Take
-            </dt>
-            <dd>{say(option.takes)}</dd>
-          </>
+          <span>
+            <Link2 size={14} aria-hidden /> <b>Take</b> {say(option.takes)}
+          </span>
         )}
         {option.releases.length > 0 && (
-          <>
-            <dt>
-              <Unlink size={13} aria-hidden /> Let go
-            </dt>
-            <dd>{say(option.releases)}</dd>
-          </>
+          <span>
+            <Unlink size={14} aria-hidden /> <b>Let go</b> {limbs(option.releases)}
+          </span>
         )}
-      </dl>
+        {option.keeps.length > 0 && (
+          <span>
+            <b>Keep</b> {limbs(option.keeps)}
+          </span>
+        )}
+      </p>
       {option.balance && (
         <p className={styles['balance-line']}>
           <Scale size={14} aria-hidden />{' '}
@@ -238,30 +235,28 @@ function AnswerCard({ map, option, met, stale, elsewhere, onTake }: CardProps) {
           </Link>
         </p>
       )}
-      {ways.length > 0 && (
-        <p className="small mb-1">Ways that fit: {ways.map(({ name }) => name).join('; ')}.</p>
-      )}
       {option.fit.map(({ effect, why }) => (
         <p key={why} className={`small mb-1 ${effect > 0 ? 'own' : ''}`}>
           <b>{effect > 0 ? `+${effect}` : effect}</b> {why}
         </p>
       ))}
       {option.rank === 'ready' && move.cues[0] && <p className={styles.cue}>“{move.cues[0]}”</p>}
+      <details className={styles.more}>
+        <summary>
+          {option.holdChanges} hold {option.holdChanges === 1 ? 'change' : 'changes'}
+          {ways.length > 0 && `, ${ways.length} ${ways.length === 1 ? 'way' : 'ways'}`}
+        </summary>
+        {option.releases.length > 0 && <p>Lets go: {say(option.releases)}.</p>}
+        {option.keeps.length > 0 && <p>Keeps: {say(option.keeps)}.</p>}
+        {option.free.length > 0 && <p>Left free: {free.join(', ') || 'nothing'}.</p>}
+        {ways.length > 0 && <p>Ways that fit: {ways.map(({ name }) => name).join('; ')}.</p>}
+        <p className="soft">Why it stands here: {orderWords(option)}.</p>
+      </details>
       <div className="foot">
         <Hazards tags={option.hazards} />
         {option.legalWhy && (
           <span className={option.legal ? 'soft small' : 'hazard small'}>{option.legalWhy}.</span>
         )}
-        <span className="soft small" title={`Why here: ${orderWords(option)}`}>
-          {option.holdChanges} hold {option.holdChanges === 1 ? 'change' : 'changes'}
-          {option.free.length > 0 &&
-            `, left free: ${
-              option.free
-                .filter((c) => /[LR]$/.test(c))
-                .map(contactName)
-                .join(', ') || 'nothing'
-            }`}
-        </span>
         {exchange && (
           <button
             type="button"

@@ -1,4 +1,12 @@
-import { type GuardMap, indexMap, isOutcome, landingWords, type ReadOption, sided } from '@aftersquall/core';
+import {
+  type GuardMap,
+  indexMap,
+  isOutcome,
+  landingWords,
+  type Moment,
+  type ReadOption,
+  sided,
+} from '@aftersquall/core';
 import { ArrowRight } from 'lucide-react';
 import { useMemo } from 'react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
@@ -7,13 +15,18 @@ import styles from './read.module.scss';
 interface Props {
   map: GuardMap;
   option: ReadOption;
+  /** What is held and seen once top has done it, where the answer begins at the nearest position. */
+  moment: Moment | undefined;
 }
 
-/** An answer as two pictures: where it begins, what it lets go of lit; where it leads, what it takes lit. */
-export function BeforeAfter({ map, option }: Props) {
+/** An answer as two pictures: where it begins, after what top did, what it lets go of lit; where it leads, what it takes lit. */
+export function BeforeAfter({ map, option, moment }: Props) {
   const { from, exchange, releases, takes } = option;
   const { to } = exchange ?? {};
-  const before = useMemo(() => sided('position', from.position, from.mirrored), [from]);
+  const before = useMemo(
+    () => ({ ...sided('position', from.position, from.mirrored), ...moment }),
+    [from, moment],
+  );
   const after = useMemo(() => {
     if (!to || isOutcome(to)) return undefined;
     const there = indexMap(map).position.get(to.position);

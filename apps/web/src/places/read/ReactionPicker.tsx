@@ -14,6 +14,7 @@ import {
   wordContext,
 } from '@aftersquall/core';
 import { useState } from 'react';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { useAppSelector } from '../../store/store.ts';
 import styles from './read.module.scss';
 
@@ -26,11 +27,13 @@ interface Props {
   moment?: Moment | undefined;
   /** The other positions that a moment may be, the likeliest first: what top does there comes next. */
   like?: readonly Nearest[];
+  /** What is held and seen once top has done it. */
+  after: Moment | undefined;
   onChoose: (reaction: string) => void;
 }
 
 /** What top does here, the reactions this position expects first; the rest of the catalogue is one tap away. */
-export function ReactionPicker({ map, position, mirrored, met, moment, like = [], onChoose }: Props) {
+export function ReactionPicker({ map, position, mirrored, met, moment, like = [], after, onChoose }: Props) {
   const apparel = useAppSelector(({ settings }) => settings.apparel);
   const [all, setAll] = useState(false);
   const index = indexMap(map);
@@ -70,6 +73,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
           </b>
           {feel && <span className={styles.feel}>{feel}</span>}
         </span>
+        {value === met && after && <PositionPicture position={{ ...here, ...after }} width={96} />}
       </button>
     );
   };
@@ -81,19 +85,22 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
           {mirrored && ' (other side)'}, the position most like it:
         </p>
       )}
-      <ul className="list-unstyled held">
-        {held.holds.map((hold) => (
-          <li key={hold.id} className="own-mark">
-            {holdWords(hold, context)}
-          </li>
-        ))}
-        {held.topHolds.map((hold) => (
-          <li key={hold.id} className="top-mark">
-            top: {holdWords(hold, context, 'top')}
-          </li>
-        ))}
-      </ul>
-      <p className="soft small">{signsWords(held.signs).join(' · ')}</p>
+      <details className={styles.more} open={Boolean(moment)}>
+        <summary>Holds and signs in words</summary>
+        <ul className="list-unstyled held">
+          {held.holds.map((hold) => (
+            <li key={hold.id} className="own-mark">
+              {holdWords(hold, context)}
+            </li>
+          ))}
+          {held.topHolds.map((hold) => (
+            <li key={hold.id} className="top-mark">
+              top: {holdWords(hold, context, 'top')}
+            </li>
+          ))}
+        </ul>
+        <p className="soft small">{signsWords(held.signs).join(' · ')}</p>
+      </details>
       {[...listed.values()].map(button)}
       <button
         type="button"

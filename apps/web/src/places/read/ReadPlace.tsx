@@ -244,6 +244,7 @@ export function ReadPlace() {
               met={met}
               moment={byHolds ? moment : undefined}
               like={byHolds ? answering : []}
+              after={reading?.moment}
               onChoose={(value) => set({ met: value, as: undefined })}
             />
           ) : (
