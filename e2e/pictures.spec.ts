@@ -1,4 +1,5 @@
-import { setFields } from '@aftersquall/core';
+import { readFileSync } from 'node:fs';
+import { parseMapFile, setFields } from '@aftersquall/core';
 import { expect, test } from './app.ts';
 import { change, saved } from './http.ts';
 
@@ -199,4 +200,25 @@ test('how a position fits other bodies is computed when it is asked for', async 
   await expect(fits.getByRole('figure')).toHaveCount(3);
   await expect(fits).toContainText('compact legs: harder');
   await expect(fits.getByRole('img', { name: 'With long legs.' })).toBeVisible();
+});
+
+test('a map of positions that nobody has seen blocks nothing while its pictures are solved', async ({
+  page,
+  empty,
+  request,
+}) => {
+  const club = parseMapFile(readFileSync('testing/club/kelpwick.map.json', 'utf8'));
+  // Turned by a degree, every position is another one to the solver.
+  const positions = club.positions.map((position) => ({ ...position, pose: { ownYaw: 1 } }));
+  await request.post(`${empty.url}/api/documents/map`, { data: { ...club, id: 'unseen', positions } });
+  await page.goto(`${empty.url}/map/unseen/read`);
+  const wall = page.getByRole('region', { name: 'Where are we?' });
+  const waiting = wall.locator('.limb-glyph');
+  await expect(waiting.nth(5)).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find a position' }).fill('sankaku');
+  await expect(wall.getByRole('group', { name: 'Found positions' }).getByRole('button')).toHaveCount(2);
+  await page.getByRole('searchbox', { name: 'Find a position' }).fill('');
+  // The whole wall is there again, most of it still waiting; meanwhile pictures come in, those in sight first.
+  await expect(waiting.nth(5)).toBeVisible();
+  await expect(wall.locator('svg[role=img]:not(.limb-glyph) path').first()).toBeAttached();
 });
