@@ -1,0 +1,54 @@
+import type { Practice } from './practice.ts';
+import { weekOf } from './practice.ts';
+
+/** A fault over the weeks. */
+export interface FaultTrend {
+  of: Practice['faults'][number]['of'];
+  id: string;
+  name: string;
+  fault: string;
+  falsePositive: boolean;
+  /** Week by week, the oldest first. */
+  counts: number[];
+  total: number;
+  /** How much it matters now: counts lose half of their weight every two weeks. */
+  now: number;
+}
+
+const DAY = 86_400_000;
+const HALF_LIFE = 2;
+
+/** The Mondays from one day to another. */
+export function weeksBetween(from: string, to: string): string[] {
+  const weeks: string[] = [];
+  for (let at = Date.parse(`${weekOf(from)}T12:00:00Z`); at <= Date.parse(`${to}T12:00:00Z`); at += 7 * DAY)
+    weeks.push(new Date(at).toISOString().slice(0, 10));
+  return weeks;
+}
+
+/** Faults over weeks, those that matter most now first. @param weeks Mondays, the oldest first */
+export function faultTrends({ faults }: Practice, weeks: readonly string[]): FaultTrend[] {
+  const trends = new Map<string, FaultTrend>();
+  for (const { week, of, id, name, fault, falsePositive, count } of faults) {
+    const at = weeks.indexOf(week);
+    if (at < 0) continue;
+    const key = `${of} ${id} ${fault}`;
+    const known =
+      trends.get(key) ??
+      ({
+        of,
+        id,
+        name,
+        fault,
+        falsePositive,
+        counts: weeks.map(() => 0),
+        total: 0,
+        now: 0,
+      } satisfies FaultTrend);
+    known.counts[at] = known.counts[at]! + count;
+    known.total += count;
+    known.now += count * 0.5 ** ((weeks.length - 1 - at) / HALF_LIFE);
+    trends.set(key, known);
+  }
+  return [...trends.values()].sort((a, b) => b.now - a.now || (a.fault < b.fault ? -1 : 1));
+}
