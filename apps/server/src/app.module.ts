@@ -4,6 +4,7 @@ import { ContractController } from './contract/contract.controller.ts';
 import { databaseOptions } from './database/options.ts';
 import { DocumentsModule } from './documents/documents.module.ts';
 import { PosesModule } from './poses/poses.module.ts';
+import { RecordsModule } from './records/records.module.ts';
 import { WeighingModule } from './weighing/weighing.module.ts';
 
 @Module({})
@@ -17,6 +18,7 @@ export class AppModule {
         DocumentsModule,
         WeighingModule,
         PosesModule,
+        RecordsModule,
       ],
       controllers: [ContractController],
     };

@@ -5,6 +5,7 @@ import {
   DOCUMENT_KIND_NAMES,
   type GuardBook,
   PoseRecordSchema,
+  PracticeRecordSchema,
   parseGuardBook,
   upgradeMap,
 } from '@aftersquall/core';
@@ -13,9 +14,12 @@ import { z } from 'zod';
 import { parseDocument } from './documents/documentStore.ts';
 import { DocumentsService } from './documents/documents.service.ts';
 import { PosesService } from './poses/poses.service.ts';
+import { RecordsService } from './records/records.service.ts';
 
 /** Poses that were solved beforehand, by key. */
 const POSES = 'poses.json';
+/** What was practised so far. */
+const RECORDS = 'records.json';
 
 /** The guard book of a folder, if there is one: it holds what the folder's map is made of. */
 async function readBook(folder: string): Promise<GuardBook | undefined> {
@@ -47,6 +51,12 @@ export async function seed(app: INestApplication, folder: string): Promise<void>
         z
           .record(z.string(), PoseRecordSchema)
           .parse(JSON.parse(await readFile(path.join(folder, POSES), 'utf8'))),
+      );
+  if (files.includes(RECORDS))
+    await app
+      .get(RecordsService)
+      .keep(
+        z.array(PracticeRecordSchema).parse(JSON.parse(await readFile(path.join(folder, RECORDS), 'utf8'))),
       );
   for (const kind of DOCUMENT_KIND_NAMES) {
     for (const file of files.filter((name) => name.endsWith(`.${kind}.json`))) {

@@ -146,6 +146,24 @@ export {
   tellTerm,
 } from './lesson/tellTerm.ts';
 export { holidayOn, isoDay, type TermDate, termDates } from './lesson/termDates.ts';
+export { answerName } from './log/answerName.ts';
+export { type Belief, betaPosterior } from './log/betaPosterior.ts';
+export { type ChanceEstimate, estimateChance, PRIOR_TRIALS } from './log/estimateChance.ts';
+export {
+  BASES,
+  type Evidence,
+  evidenceOf,
+  guessOf,
+  mapOn,
+  takeBlend,
+  type WeighedOn,
+} from './log/evidence.ts';
+export { fadingOf, type Kept } from './log/fading.ts';
+export { type FaultTrend, faultTrends, weeksBetween } from './log/faultTrend.ts';
+export { type NextClass, nextClass } from './log/nextClass.ts';
+export { practiceOf, weekOf } from './log/practice.ts';
+export { type ClockMark, clockAt, ranBlocks } from './log/ranBlocks.ts';
+export { wilsonInterval } from './log/wilsonInterval.ts';
 export { allNames } from './model/allNames.ts';
 export { answerTo } from './model/answerTo.ts';
 export {
@@ -214,6 +232,16 @@ export {
 export { HOOK_ROUTES, type PoseHints } from './model/poseHints.ts';
 export { type PoseRecord, PoseRecordSchema } from './model/poseRecord.ts';
 export { type Look, type Position, PositionSchema, type System } from './model/position.ts';
+export { type Practice, type PracticeFilter, PracticeSchema } from './model/practice.ts';
+export {
+  GRADES,
+  type Grade,
+  type PracticeRecord,
+  PracticeRecordSchema,
+  type RecordOf,
+  recordsOf,
+  standing,
+} from './model/practiceRecord.ts';
 export { type Apparel, type Level, NameSchema, type Side } from './model/primitives.ts';
 export {
   bareRef,

@@ -2,6 +2,7 @@ import Database from 'libsql';
 import type { DataSourceOptions } from 'typeorm';
 import { ChangeRow, DocumentRow, EntityRow } from '../documents/rows.ts';
 import { PoseRow } from '../poses/poseRow.ts';
+import { RecordRow } from '../records/recordRow.ts';
 import { FirstTables1764000000000 } from './migrations/1764000000000-FirstTables.ts';
 import { History1764030000000 } from './migrations/1764030000000-History.ts';
 import { Chains1764033600000 } from './migrations/1764033600000-Chains.ts';
@@ -10,6 +11,7 @@ import { Documents1764200000000 } from './migrations/1764200000000-Documents.ts'
 import { Mechanics1764300000000 } from './migrations/1764300000000-Mechanics.ts';
 import { BlockKinds1764400000000 } from './migrations/1764400000000-BlockKinds.ts';
 import { Poses1764500000000 } from './migrations/1764500000000-Poses.ts';
+import { Records1764600000000 } from './migrations/1764600000000-Records.ts';
 
 /**
  * How the database file is opened: WAL, every commit on disk before it is confirmed, foreign keys on, migrations run,
@@ -27,7 +29,7 @@ export function databaseOptions(file: string): DataSourceOptions {
         `synchronous = ${process.env.AFTERSQUALL_SYNCHRONOUS === 'NORMAL' ? 'NORMAL' : 'FULL'}`,
       );
     },
-    entities: [DocumentRow, EntityRow, ChangeRow, PoseRow],
+    entities: [DocumentRow, EntityRow, ChangeRow, PoseRow, RecordRow],
     migrations: [
       FirstTables1764000000000,
       History1764030000000,
@@ -37,6 +39,7 @@ export function databaseOptions(file: string): DataSourceOptions {
       Mechanics1764300000000,
       BlockKinds1764400000000,
       Poses1764500000000,
+      Records1764600000000,
     ],
     migrationsRun: true,
     migrationsTransactionMode: 'each',

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { WEIGHING_SHEETS } from '../formats/weighingSheet.ts';
 import { PoseRecordSchema } from '../model/poseRecord.ts';
+import { PracticeFilterSchema, PracticeSchema } from '../model/practice.ts';
+import { PracticeRecordSchema, RecordKeySchema } from '../model/practiceRecord.ts';
 import { IdSchema } from '../model/primitives.ts';
 import { WhatIfSchema } from '../model/scenario.ts';
 import { defineRoute } from './route.ts';
@@ -210,6 +212,39 @@ export const ROUTES = {
     body: z.strictObject({ poses: z.record(PoseKeySchema, PoseRecordSchema) }),
     status: 200,
     response: z.strictObject({ kept: z.number().int().min(0) }),
+    errors: {},
+  }),
+  keepRecords: defineRoute({
+    method: 'POST',
+    path: '/api/records',
+    summary:
+      'Keeps facts of practice, each exactly once by its key: sent again it is known, and stays as it was first kept.',
+    params: none,
+    query: none,
+    body: z.strictObject({ records: z.array(PracticeRecordSchema).min(1).max(20000) }),
+    status: 200,
+    response: z.strictObject({ kept: z.number().int().min(0), known: z.number().int().min(0) }),
+    errors: {},
+  }),
+  listRecords: defineRoute({
+    method: 'GET',
+    path: '/api/records',
+    summary: 'All that stands of one session, oldest first; what was taken back is left out.',
+    params: none,
+    query: z.strictObject({ session: RecordKeySchema }),
+    status: 200,
+    response: z.strictObject({ records: z.array(PracticeRecordSchema) }),
+    errors: {},
+  }),
+  sumPractice: defineRoute({
+    method: 'GET',
+    path: '/api/practice',
+    summary:
+      'What was practised on a map, summed up: trials by exchange and resistance, faults by week, what was taught, missed and graded, and the sessions.',
+    params: none,
+    query: PracticeFilterSchema,
+    status: 200,
+    response: PracticeSchema,
     errors: {},
   }),
   weighMap: defineRoute({

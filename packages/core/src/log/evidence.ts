@@ -3,9 +3,9 @@ import { edit } from '../documents/edit.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
+import type { Practice } from '../model/practice.ts';
 import { answerName } from './answerName.ts';
 import { type ChanceEstimate, estimateChance, PRIOR_TRIALS, type Tally } from './estimateChance.ts';
-import type { Practice } from './practice.ts';
 
 /** What is known of the chance of one exchange, and from what. */
 export interface Evidence extends ChanceEstimate {

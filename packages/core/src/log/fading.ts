@@ -1,6 +1,6 @@
 import { type Memory, practised, retained } from '../lesson/memory.ts';
+import type { Practice } from '../model/practice.ts';
 import type { Grade } from '../model/practiceRecord.ts';
-import type { Practice } from './practice.ts';
 
 /** How well an exchange is kept, by the group or by one athlete. */
 export interface Kept {

@@ -1,4 +1,4 @@
-import type { Practice } from './practice.ts';
+import type { Practice } from '../model/practice.ts';
 import { weekOf } from './practice.ts';
 
 /** A fault over the weeks. */

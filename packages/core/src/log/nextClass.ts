@@ -1,7 +1,7 @@
+import type { Practice } from '../model/practice.ts';
 import type { Evidence } from './evidence.ts';
 import type { Kept } from './fading.ts';
 import type { FaultTrend } from './faultTrend.ts';
-import type { Practice } from './practice.ts';
 
 /** What the next class begins from. */
 export interface NextClass {

@@ -1,0 +1,25 @@
+import { ROUTES } from '@aftersquall/core';
+import { Controller } from '@nestjs/common';
+import { Answers, Input, type InputFor } from '../contract/answers.ts';
+import { RecordsService } from './records.service.ts';
+
+/** Facts of practice: kept once, summed up on request. */
+@Controller()
+export class RecordsController {
+  constructor(private readonly records: RecordsService) {}
+
+  @Answers(ROUTES.keepRecords)
+  keep(@Input() { body }: InputFor<'keepRecords'>) {
+    return this.records.keep(body.records);
+  }
+
+  @Answers(ROUTES.listRecords)
+  async list(@Input() { query }: InputFor<'listRecords'>) {
+    return { records: await this.records.ofSession(query.session) };
+  }
+
+  @Answers(ROUTES.sumPractice)
+  sum(@Input() { query }: InputFor<'sumPractice'>) {
+    return this.records.practice(query);
+  }
+}

@@ -1,0 +1,12 @@
+import { Module } from '@nestjs/common';
+import { DatabaseModule } from '../database/database.module.ts';
+import { RecordsController } from './records.controller.ts';
+import { RecordsService } from './records.service.ts';
+
+@Module({
+  imports: [DatabaseModule],
+  controllers: [RecordsController],
+  providers: [RecordsService],
+  exports: [RecordsService],
+})
+export class RecordsModule {}

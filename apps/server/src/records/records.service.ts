@@ -1,0 +1,169 @@
+import {
+  type Practice,
+  type PracticeFilter,
+  type PracticeRecord,
+  practiceOf,
+  standing,
+} from '@aftersquall/core';
+import { Injectable } from '@nestjs/common';
+import { type EntityManager, In } from 'typeorm';
+import { WriteQueue } from '../database/writeQueue.ts';
+import { RecordRow, rowOf } from './recordRow.ts';
+
+/** Kinds that are few: they are summed up by the core. Trials and faults are many: the table sums them up. */
+const FEW = ['session', 'block', 'note', 'grade', 'recall', 'blend'];
+/** So many rows go into one statement. */
+const AT_ONCE = 500;
+
+const STANDS = 'NOT EXISTS (SELECT 1 FROM record taken WHERE taken.voids = record.key)';
+
+interface Where {
+  sql: string;
+  values: unknown[];
+}
+
+/** The records that a filter leaves. */
+function whereOf({ map, from, to, class: of, athlete }: PracticeFilter, kind: string): Where {
+  const parts: [string, unknown][] = [
+    ['map = ?', map],
+    ['kind = ?', kind],
+  ];
+  if (from) parts.push(['date >= ?', from]);
+  if (to) parts.push(['date <= ?', to]);
+  if (of) parts.push(["session IN (SELECT session FROM record WHERE kind = 'session' AND class = ?)", of]);
+  if (athlete && kind === 'trial') parts.push(['athlete = ?', athlete]);
+  return {
+    sql: `${parts.map(([sql]) => sql).join(' AND ')} AND ${STANDS}`,
+    values: parts.map(([, value]) => value),
+  };
+}
+
+/** Keeps facts of practice, each exactly once, and sums them up. */
+@Injectable()
+export class RecordsService {
+  constructor(private readonly queue: WriteQueue) {}
+
+  /** Keeps records in the order in which they come. One whose key is known already stays as it was first kept. */
+  async keep(records: readonly PracticeRecord[]): Promise<{ kept: number; known: number }> {
+    const kept = await this.queue.transaction(async (manager) => {
+      let added = 0;
+      for (let i = 0; i < records.length; i += AT_ONCE) {
+        const some = records.slice(i, i + AT_ONCE);
+        const known = await manager.countBy(RecordRow, { key: In(some.map(({ key }) => key)) });
+        await manager
+          .createQueryBuilder()
+          .insert()
+          .into(RecordRow)
+          .values(some.map(rowOf))
+          .orIgnore()
+          .updateEntity(false)
+          .execute();
+        added += new Set(some.map(({ key }) => key)).size - known;
+      }
+      return added;
+    });
+    return { kept, known: records.length - kept };
+  }
+
+  /** All that stands of one session, oldest first. */
+  async ofSession(session: string): Promise<PracticeRecord[]> {
+    const rows = await this.queue.read((manager) =>
+      manager.find(RecordRow, { where: { session }, order: { at: 'ASC', seq: 'ASC' } }),
+    );
+    return standing(rows.map(({ body }) => body));
+  }
+
+  practice(filter: PracticeFilter): Promise<Practice> {
+    return this.queue.read(async (manager) => {
+      const few: PracticeRecord[] = [];
+      for (const kind of FEW) {
+        const { sql, values } = whereOf(filter, kind);
+        const rows: { body: string }[] = await manager.query(
+          `SELECT body FROM record WHERE ${sql} ORDER BY seq`,
+          values,
+        );
+        few.push(...rows.map(({ body }) => JSON.parse(body) as PracticeRecord));
+      }
+      const practice = practiceOf(few, filter);
+      const counts = await countsBySession(manager, filter);
+      return {
+        ...practice,
+        trials: await sumTrials(manager, filter),
+        faults: await sumFaults(manager, filter),
+        sessions: practice.sessions.map((session) => ({
+          ...session,
+          trials: counts.trial.get(session.session) ?? 0,
+          faults: counts.fault.get(session.session) ?? 0,
+        })),
+      };
+    });
+  }
+}
+
+/** Exchanges by resistance: summed up from the index alone, then the words of the latest of each. */
+export function trialSums(filter: PracticeFilter): Where {
+  const { sql, values } = whereOf(filter, 'trial');
+  return {
+    sql: `SELECT sums.*, latest.body FROM (
+        SELECT exchange, resistance, SUM(worked * count) AS worked, SUM(count) AS tried,
+          MAX(at || ' ' || key) AS latest
+        FROM record WHERE ${sql} GROUP BY exchange, resistance
+      ) sums JOIN record latest ON latest.key = substr(sums.latest, instr(sums.latest, ' ') + 1)
+      ORDER BY latest.seq`,
+    values,
+  };
+}
+
+async function sumTrials(manager: EntityManager, filter: PracticeFilter): Promise<Practice['trials']> {
+  const { sql, values } = trialSums(filter);
+  const rows: { worked: number; tried: number; resistance: string; body: string }[] = await manager.query(
+    sql,
+    values,
+  );
+  return rows.map(({ worked, tried, resistance, body }) => {
+    const { exchange, position, move, meets } = JSON.parse(body) as Extract<
+      PracticeRecord,
+      { kind: 'trial' }
+    >;
+    return {
+      exchange,
+      position,
+      move,
+      meets,
+      resistance: resistance as Practice['trials'][number]['resistance'],
+      worked,
+      tried,
+    };
+  });
+}
+
+/** Faults by the Monday of their week. */
+async function sumFaults(manager: EntityManager, filter: PracticeFilter): Promise<Practice['faults']> {
+  const { sql, values } = whereOf(filter, 'fault');
+  const rows: { week: string; count: number; body: string }[] = await manager.query(
+    `SELECT date(date, 'weekday 0', '-6 days') AS week, SUM(count) AS count, MAX(at) AS latest, body
+     FROM record WHERE ${sql} GROUP BY week, thing, fault ORDER BY MIN(seq)`,
+    values,
+  );
+  return rows.map(({ week, count: times, body }) => {
+    const { of, id, name, fault, falsePositive } = JSON.parse(body) as Extract<
+      PracticeRecord,
+      { kind: 'fault' }
+    >;
+    return { week, of, id, name, fault, falsePositive, count: times };
+  });
+}
+
+/** How much was counted in each session. */
+async function countsBySession(manager: EntityManager, filter: PracticeFilter) {
+  const of = async (kind: 'trial' | 'fault') => {
+    const { athlete: _, ...group } = filter;
+    const { sql, values } = whereOf(group, kind);
+    const rows: { session: string; n: number }[] = await manager.query(
+      `SELECT session, SUM(count) AS n FROM record WHERE ${sql} GROUP BY session`,
+      values,
+    );
+    return new Map(rows.map(({ session, n }) => [session, n]));
+  };
+  return { trial: await of('trial'), fault: await of('fault') };
+}
