@@ -1,9 +1,7 @@
-import 'reflect-metadata';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { createApp } from '../apps/server/dist/createApp.js';
-import { RecordsService } from '../apps/server/dist/records/records.service.js';
 import { seeded } from '../packages/core/src/game/seeded.ts';
 import { practiceOf } from '../packages/core/src/log/practice.ts';
 import type { PracticeRecord } from '../packages/core/src/model/practiceRecord.ts';
@@ -33,7 +31,7 @@ for (let class_ = 0; class_ < 1000; class_++) {
   records.push({
     ...common,
     kind: 'session',
-    key: `class-${class_}`,
+    key: `the-class-${class_}`,
     at: `${date}T18:00:00Z`,
     name: 'Tuesday',
     people: 14,
@@ -43,9 +41,24 @@ for (let class_ = 0; class_ < 1000; class_++) {
   });
 }
 const folder = mkdtempSync(path.join(tmpdir(), 'aftersquall-bench-'));
-const app = await createApp({ databaseFile: path.join(folder, 'bench.db') });
-const service = app.get(RecordsService);
-for (let i = 0; i < records.length; i += 5000) await service.keep(records.slice(i, i + 5000));
+const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
+  env: { ...process.env, AFTERSQUALL_PORT: '0', AFTERSQUALL_DATABASE: path.join(folder, 'bench.db') },
+});
+const url = await new Promise<string>((resolve) => {
+  server.stdout.on('data', (text) => {
+    const found = /http:\/\/[\d.]+:\d+/.exec(String(text));
+    if (found) resolve(found[0]);
+  });
+});
+for (let i = 0; i < records.length; i += 5000) {
+  const answer = await fetch(`${url}/api/records`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ records: records.slice(i, i + 5000) }),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+}
+const sums = async (query: string) => (await fetch(`${url}/api/practice?map=kelpwick${query}`)).json();
 
 const timed = async (work: () => Promise<unknown> | unknown) => {
   const times: number[] = [];
@@ -56,13 +69,13 @@ const timed = async (work: () => Promise<unknown> | unknown) => {
   }
   return times.sort((a, b) => a - b)[1]!;
 };
-const all = await timed(() => service.practice({ map: 'kelpwick' }));
-const year = await timed(() => service.practice({ map: 'kelpwick', from: '2025-01-01' }));
+const all = await timed(() => sums(''));
+const year = await timed(() => sums('&from=2025-01-01'));
 const core = await timed(() => practiceOf(records, { map: 'kelpwick' }).trials.length);
 console.log(`\nTen years of practice, ${records.length} records`);
 console.log(`  summed up by the table: ${all.toFixed(0)} ms (aim 200), the last year ${year.toFixed(0)} ms`);
 console.log(
   `  from memory by the core: ${core.toFixed(0)} ms; the table takes ${(all / core).toFixed(2)} times that`,
 );
-await app.close();
+server.kill();
 rmSync(folder, { recursive: true });

@@ -23,8 +23,30 @@ export class RecordRow {
   @Column({ type: 'simple-json' }) body: PracticeRecord;
 }
 
-/** A record as it is kept; its number is given by the table. */
-export function rowOf(record: PracticeRecord): Omit<RecordRow, 'seq'> {
+/** The columns of a row but for its number, which the table gives. */
+export const ROW_COLUMNS = [
+  'key',
+  'kind',
+  'map',
+  'date',
+  'at',
+  'session',
+  'class',
+  'exchange',
+  'athlete',
+  'resistance',
+  'worked',
+  'count',
+  'thing',
+  'fault',
+  'voids',
+  'body',
+] as const satisfies readonly (keyof RecordRow)[];
+
+/** A record as it is kept, its body as text. */
+export function rowOf(
+  record: PracticeRecord,
+): Omit<Record<(typeof ROW_COLUMNS)[number], unknown>, 'body'> & { body: string } {
   const { key, kind, map, date, at, session } = record;
   return {
     key,
@@ -42,6 +64,6 @@ export function rowOf(record: PracticeRecord): Omit<RecordRow, 'seq'> {
     thing: record.kind === 'fault' ? `${record.of} ${record.id}` : null,
     fault: record.kind === 'fault' ? record.fault : null,
     voids: record.kind === 'void' ? record.voids : null,
-    body: record,
+    body: JSON.stringify(record),
   };
 }

@@ -6,16 +6,17 @@ import {
   standing,
 } from '@aftersquall/core';
 import { Injectable } from '@nestjs/common';
-import { type EntityManager, In } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { WriteQueue } from '../database/writeQueue.ts';
-import { RecordRow, rowOf } from './recordRow.ts';
+import { RecordRow, ROW_COLUMNS, rowOf } from './recordRow.ts';
 
 /** Kinds that are few: they are summed up by the core. Trials and faults are many: the table sums them up. */
 const FEW = ['session', 'block', 'note', 'grade', 'recall', 'blend'];
-/** So many rows go into one statement. */
-const AT_ONCE = 500;
+/** All rows in one statement, handed over as one text: thousands at once are usual after a week without a network. */
+const INSERT = `INSERT OR IGNORE INTO record (${ROW_COLUMNS.join(', ')})
+  SELECT ${ROW_COLUMNS.map((column) => `json_extract(value, '$.${column}')`).join(', ')} FROM json_each(?)`;
 
-const STANDS = 'NOT EXISTS (SELECT 1 FROM record taken WHERE taken.voids = record.key)';
+const STANDS = 'key NOT IN (SELECT voids FROM record WHERE voids IS NOT NULL)';
 
 interface Where {
   sql: string;
@@ -45,22 +46,12 @@ export class RecordsService {
 
   /** Keeps records in the order in which they come. One whose key is known already stays as it was first kept. */
   async keep(records: readonly PracticeRecord[]): Promise<{ kept: number; known: number }> {
+    const rows = records.map(rowOf);
     const kept = await this.queue.transaction(async (manager) => {
-      let added = 0;
-      for (let i = 0; i < records.length; i += AT_ONCE) {
-        const some = records.slice(i, i + AT_ONCE);
-        const known = await manager.countBy(RecordRow, { key: In(some.map(({ key }) => key)) });
-        await manager
-          .createQueryBuilder()
-          .insert()
-          .into(RecordRow)
-          .values(some.map(rowOf))
-          .orIgnore()
-          .updateEntity(false)
-          .execute();
-        added += new Set(some.map(({ key }) => key)).size - known;
-      }
-      return added;
+      const keys = JSON.stringify([...new Set(records.map(({ key }) => key))]);
+      const before = await known(manager, keys);
+      await manager.query(INSERT, [JSON.stringify(rows)]);
+      return (await known(manager, keys)) - before;
     });
     return { kept, known: records.length - kept };
   }
@@ -99,6 +90,16 @@ export class RecordsService {
     });
   }
 }
+
+/** How many of some keys are kept. */
+const known = async (manager: EntityManager, keys: string): Promise<number> =>
+  Number(
+    (
+      await manager.query('SELECT count(*) AS n FROM record WHERE key IN (SELECT value FROM json_each(?))', [
+        keys,
+      ])
+    )[0].n,
+  );
 
 /** Exchanges by resistance: summed up from the index alone, then the words of the latest of each. */
 export function trialSums(filter: PracticeFilter): Where {

@@ -9,11 +9,18 @@ export function weekOf(date: string): string {
 }
 
 /** Groups in the order in which they are first met. */
-function groupBy<T>(list: readonly T[], keyOf: (one: T) => string): T[][] {
+function groupBy<T>(list: readonly T[], keyOf: (one: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>();
-  for (const one of list) groups.set(keyOf(one), [...(groups.get(keyOf(one)) ?? []), one]);
-  return [...groups.values()];
+  for (const one of list) {
+    const group = groups.get(keyOf(one));
+    if (group) group.push(one);
+    else groups.set(keyOf(one), [one]);
+  }
+  return groups;
 }
+const groupsOf = <T>(list: readonly T[], keyOf: (one: T) => string): T[][] => [
+  ...groupBy(list, keyOf).values(),
+];
 const sum = <T>(list: readonly T[], of: (one: T) => number): number =>
   list.reduce((all, one) => all + of(one), 0);
 const byTime = (a: PracticeRecord, b: PracticeRecord): number => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0);
@@ -53,8 +60,9 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
     runs.filter(({ block, ...one }) => one.exchange === exchange && block.reached && block.date > after)[0]
       ?.block.date;
   const sessions = recordsOf(records, 'session');
+  const bySession = groupBy(records, ({ session }) => session);
   return {
-    trials: groupBy(
+    trials: groupsOf(
       hers(recordsOf(records, 'trial')),
       ({ exchange, resistance }) => `${exchange} ${resistance}`,
     ).map((group) => ({
@@ -63,7 +71,7 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
       worked: sum(group, ({ worked, count: times }) => (worked ? times : 0)),
       tried: sum(group, ({ count: times }) => times),
     })),
-    faults: groupBy(
+    faults: groupsOf(
       recordsOf(records, 'fault'),
       ({ date, of, id, fault }) => `${weekOf(date)} ${of} ${id} ${fault}`,
     ).map((group) => ({
@@ -75,7 +83,7 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
       falsePositive: last(group).falsePositive,
       count: sum(group, ({ count: times }) => times),
     })),
-    taught: groupBy(
+    taught: groupsOf(
       runs.filter(({ block }) => block.reached),
       ({ exchange, block }) => `${exchange} ${block.date}`,
     ).map((group) => ({
@@ -83,7 +91,7 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
       date: last(group).block.date,
       reps: sum(group, ({ block }) => block.reps),
     })),
-    missed: groupBy(
+    missed: groupsOf(
       runs.filter(({ block }) => !block.reached),
       ({ exchange, block }) => `${exchange} ${block.date}`,
     ).map((group) => {
@@ -97,7 +105,7 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
       ...(athlete && { athlete: athlete.id, alias: athlete.alias }),
       grade,
     })),
-    recalled: groupBy(
+    recalled: groupsOf(
       recordsOf(records, 'recall'),
       ({ exchange, alias, date }) => `${exchange} ${alias} ${date}`,
     ).map((group) => ({
@@ -108,7 +116,7 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
       asked: group.length,
     })),
     sessions: sessions.map(({ session, date, name, people, athletes, device, class: of }) => {
-      const own = records.filter((record) => record.session === session);
+      const own = bySession.get(session) ?? [];
       const ownBlocks = recordsOf(own, 'block');
       return {
         session,

@@ -31,6 +31,7 @@ export class Records1764600000000 implements MigrationInterface {
     await runner.query(
       'CREATE INDEX record_by_exchange ON record (map, kind, exchange, resistance, at, worked, count, date, athlete, key)',
     );
+    await runner.query('CREATE INDEX record_counted ON record (map, kind, session, count, date, key)');
     await runner.query('CREATE INDEX record_voids ON record (voids) WHERE voids IS NOT NULL');
   }
 
