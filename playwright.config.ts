@@ -31,6 +31,8 @@ export default defineConfig({
   use: {
     ...browser,
     viewport: { width: 1280, height: 800 },
+    // Tests that take the server away want to see the page itself; the one of the shell lets it in.
+    serviceWorkers: 'block',
     trace: process.env.AFTERSQUALL_TRACE ? 'retain-on-failure' : 'off',
     actionTimeout: 15_000,
   },

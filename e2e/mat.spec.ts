@@ -1,3 +1,5 @@
+import type { Practice } from '@aftersquall/core';
+import type { APIRequestContext } from '@playwright/test';
 import { expect, test } from './app.ts';
 
 test('the clock rings, changes over and goes on where it was after the tablet went dark', async ({
@@ -12,6 +14,10 @@ test('the clock rings, changes over and goes on where it was after the tablet we
   await expect(page.getByRole('timer')).toHaveText('1:00');
   await page.clock.pauseAt(new Date('2026-03-02T19:00:00Z'));
   await page.keyboard.press('Space');
+  // It is counted down to, and rings when it begins.
+  await expect(page.getByText('Ready', { exact: true })).toBeVisible();
+  await expect(page.getByRole('timer')).toHaveText('5');
+  await page.clock.runFor(5_200);
   expect(await rings()).toBe('start');
   await page.clock.runFor(60_500);
   await expect(page.getByText('Partner A on the bottom', { exact: true })).toBeVisible();
@@ -38,6 +44,139 @@ test('the clock rings, changes over and goes on where it was after the tablet we
   await expect(page.getByText('Partner B on the bottom', { exact: true })).toBeVisible();
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByText('Change over', { exact: true })).toBeVisible();
+});
+
+const practice = async (request: APIRequestContext, url: string) =>
+  (await (await request.get(`${url}/api/practice?map=kelpwick`)).json()) as Practice;
+
+test('what is counted reaches the server exactly once, though it was gone meanwhile', async ({
+  page,
+  demo,
+  request,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
+  await page.goto(`${demo.url}/club/mat/tuesday`);
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('c');
+  // On to a block that drills something.
+  const counting = page.getByRole('region', { name: 'Count what is seen' });
+  const faults = counting.locator('button').filter({ hasNotText: /Worked|Not|Take back|light|full/ });
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(faults.first()).toBeVisible();
+  await faults.first().click();
+  await expect(faults.first()).toContainText('1');
+  await expect.poll(async () => (await practice(request, demo.url)).faults.length).toBe(1);
+
+  await demo.stop();
+  await faults.first().click();
+  await faults.first().click();
+  await counting.getByRole('button', { name: 'Worked' }).click();
+  await counting.getByRole('button', { name: 'Not', exact: true }).click();
+  await counting.getByRole('textbox', { name: 'A word of note' }).fill('warm hall');
+  await page.keyboard.press('Enter');
+  await expect(faults.first()).toContainText('3');
+  await counting.getByRole('button', { name: 'Take back' }).click();
+  await expect(page.getByText(/kept on this device, waiting for the server/)).toBeVisible();
+  // What waits outlives the tab.
+  await demo.start();
+  await page.reload();
+  await expect(page.getByText(/kept on this device, waiting/)).toHaveCount(0);
+  await expect
+    .poll(async () => {
+      const { faults: counted, trials, sessions } = await practice(request, demo.url);
+      return [
+        counted.map(({ count }) => count),
+        trials.map(({ worked, tried, resistance }) => [worked, tried, resistance]),
+        sessions.map(({ notes }) => notes),
+      ];
+    })
+    .toEqual([[3], [[1, 2, 'light']], [[]]]);
+});
+
+test('a whole class, at many times its pace, leaves records that add up to the second', async ({
+  page,
+  demo,
+  request,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
+  await page.clock.install({ time: new Date('2026-03-03T18:00:00Z') });
+  await page.goto(`${demo.url}/club/mat/tuesday`);
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.clock.pauseAt(new Date('2026-03-03T18:30:00Z'));
+  await page.keyboard.press('Space');
+  await page.clock.runFor(5_000);
+  const over = page.getByRole('heading', { name: /^That was/ });
+  // The tablet sleeps and wakes: minutes pass in one step.
+  for (let minute = 0; minute < 80 && !(await over.isVisible()); minute++)
+    await page.clock.fastForward(60_000);
+  await expect(over).toBeVisible();
+  const spent = (await page.locator('.spent').innerText()).split(' of ')[1]!;
+  const [minutes, seconds] = spent.split(':').map(Number) as [number, number];
+  await page.clock.resume();
+  await expect
+    .poll(async () => {
+      const [session] = (await practice(request, demo.url)).sessions;
+      return session && [session.ran, session.planned, session.reached === session.blocks];
+    })
+    .toEqual([minutes * 60 + seconds, minutes * 60 + seconds, true]);
+  await page.getByRole('link', { name: 'Finish the record in the Log' }).click();
+  await expect(page).toHaveURL(/club\/log\?session=/);
+});
+
+test('what was not reached is said at the end, and a minute can be added, sides swapped, blocks jumped to', async ({
+  page,
+  demo,
+  request,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
+  await page.goto(`${demo.url}/club/mat/tuesday`);
+  const total = () => page.locator('.spent').innerText();
+  await expect(page.getByRole('timer')).toBeVisible();
+  const before = await total();
+  await page.keyboard.press('+');
+  await expect.poll(total).not.toBe(before);
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page.getByRole('group', { name: 'Go to' }).getByRole('button').nth(1).click();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('Side as shown')).toBeVisible();
+  await page.keyboard.press('s');
+  await expect(page.getByText('Other side')).toBeVisible();
+  // One big tap starts it; a swipe goes on.
+  await page.getByRole('timer').click();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+  const box = (await page.getByRole('timer').boundingBox())!;
+  await page.mouse.move(box.x + 200, box.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 20, box.y + 70, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText('Change over', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page.getByRole('button', { name: 'End the class here' }).click();
+  await expect(page.getByText('Not reached, carried over:')).toBeVisible();
+  await expect.poll(async () => (await practice(request, demo.url)).missed.length).toBeGreaterThan(0);
+});
+
+test('the shell is there without the server, from the first minute', async ({ browser, demo }) => {
+  const context = await browser.newContext({ serviceWorkers: 'allow' });
+  const page = await context.newPage();
+  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
+  await page.goto(`${demo.url}/club/mat/tuesday`);
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  // Answered once with the worker there, the class and its map are kept.
+  await page.reload();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+  await demo.stop();
+  await page.reload();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+  await demo.start();
+  await context.close();
 });
 
 test('a class without blocks to run says what to do', async ({ page, empty }) => {

@@ -9,6 +9,7 @@ import { preloadPlaces } from './preload.ts';
 import { router } from './router.tsx';
 import { hear } from './store/documents/engine.ts';
 import { listen } from './store/documents/liveEvents.ts';
+import { sendRecords } from './store/records/records.ts';
 import { keepSettings } from './store/settings.ts';
 import { createStore } from './store/store.ts';
 
@@ -19,6 +20,8 @@ listen((event) => store.dispatch(hear(event)));
 addEventListener('online', () => store.dispatch(hear({ type: 'opened' })));
 
 preloadPlaces();
+sendRecords();
+if (import.meta.env.PROD) void navigator.serviceWorker?.register('/sw.js');
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

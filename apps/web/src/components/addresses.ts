@@ -6,6 +6,7 @@ export const mapAddress = (map: string, place = ''): string =>
 
 export const classAddress = (id = ''): string => (id ? `/club/classes/${id}` : '/club/classes');
 export const termAddress = '/club/term';
+export const logAddress = '/club/log';
 export const matAddress = (id = ''): string => (id ? `/club/mat/${id}` : '/club/mat');
 
 /** Where a document is shown. */

@@ -7,7 +7,8 @@ import {
   type Segment,
   segmentStart,
 } from '@aftersquall/core';
-import { ArrowLeft, Maximize, Pause, Play, RotateCcw, SkipBack, SkipForward } from 'lucide-react';
+import { ArrowLeft } from 'lucide-react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
@@ -16,9 +17,17 @@ import { Hazards } from '../../components/Hazards.tsx';
 import { useTheme } from '../../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../../store/api.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
+import { useOnTheWay, useSessionRecords } from '../../store/records/records.ts';
 import { BlockPicture } from './BlockPicture.tsx';
+import { Counting } from './Counting.tsx';
+import { callAt } from './callAt.ts';
+import { MatControls } from './MatControls.tsx';
+import { MatEnd } from './MatEnd.tsx';
 import styles from './mat.module.scss';
+import { useAwake } from './useAwake.ts';
 import { type Run, useRun } from './useRun.ts';
+import { useRunRecords } from './useRunRecords.ts';
+import { useSwipe } from './useSwipe.ts';
 
 /** The class on the wall: one clock, one task, what comes next. */
 export function MatPlace() {
@@ -72,9 +81,21 @@ function ChooseClass({ trouble }: { trouble?: string }) {
 
 function Running({ plan }: { plan: ClassPlan }) {
   const run = useRun(plan);
+  const map = useDocument('map', plan.map)?.shown;
+  useRunRecords(plan, map, run);
+  useAwake(run.running);
+  const records = useSessionRecords(run.kept.session);
+  const way = useOnTheWay();
+  const [counting, setCounting] = useState(false);
   useHotkeys('space', run.toggle, { preventDefault: true });
-  useHotkeys('right', () => run.skip(1), { preventDefault: true });
-  useHotkeys('left', () => run.skip(-1), { preventDefault: true });
+  // A clicker sends the keys of a slide show.
+  useHotkeys('right, pagedown', () => run.skip(1), { preventDefault: true });
+  useHotkeys('left, pageup', () => run.skip(-1), { preventDefault: true });
+  // The sign itself is the key, not what joins two of them.
+  useHotkeys('+', run.addMinute, { preventDefault: true, useKey: true, splitKey: '&' });
+  useHotkeys('s', run.swapSides, { useKey: true });
+  useHotkeys('c', () => setCounting((on) => !on), { useKey: true });
+  const swipe = useSwipe({ onTap: run.toggle, onSwipe: run.skip });
   const segment = run.now && run.segments[run.now.index];
   const block = segment && plan.blocks[segment.block];
   return (
@@ -85,16 +106,42 @@ function Running({ plan }: { plan: ClassPlan }) {
           <ArrowLeft size={26} aria-hidden />
         </Link>
         <span className={styles['class-name']}>{plan.name}</span>
+        <span className={styles.waiting} role="status">
+          {way.refused
+            ? `Kept on this device, refused by the server: ${way.refused}`
+            : way.waiting > 0
+              ? `${way.waiting} kept on this device, waiting for the server`
+              : ''}
+        </span>
         <span className="spent">
           {clock(run.elapsed)} of {clock(run.total)}
         </span>
       </header>
       {segment && block ? (
-        <Now run={run} plan={plan} segment={segment} block={block} />
+        <div className={styles.field} {...swipe}>
+          <Now
+            run={run}
+            plan={plan}
+            segment={segment}
+            block={block}
+            counting={
+              counting && (
+                <Counting
+                  key={block.id}
+                  plan={plan}
+                  map={map}
+                  kept={run.kept}
+                  block={block}
+                  records={records}
+                />
+              )
+            }
+          />
+        </div>
       ) : (
-        <Over plan={plan} />
+        <MatEnd plan={plan} run={run} records={records} />
       )}
-      <Controls run={run} />
+      <MatControls plan={plan} run={run} counting={counting} onCounting={() => setCounting(!counting)} />
       <div className={styles['progress-line']} aria-hidden>
         <i style={{ width: `${(run.elapsed / Math.max(1, run.total)) * 100}%` }} />
       </div>
@@ -103,32 +150,64 @@ function Running({ plan }: { plan: ClassPlan }) {
 }
 
 const TURN_WORDS = ['', 'Partner A on the bottom', 'Partner B on the bottom', 'Partner C on the bottom'];
+/** Who is neither on the bottom nor on top in a three: each is top for the one before. */
+const SITS_OUT = ['', 'C', 'A', 'B'];
 
-function Now({ run, plan, segment, block }: { run: Run; plan: ClassPlan; segment: Segment; block: Block }) {
+interface NowProps {
+  run: Run;
+  plan: ClassPlan;
+  segment: Segment;
+  block: Block;
+  /** What is counted stands where the words are. */
+  counting: ReactNode;
+}
+
+function Now({ run, plan, segment, block, counting }: NowProps) {
   const drilled = isDrilled(block) ? block : undefined;
   const lines = blockLines(block);
   const next = run.segments[run.now!.index + 1];
+  const swapped = run.kept.swapped.includes(segment.block);
+  const otherSide = segment.turn > 0 && (segment.side !== 'first') !== swapped;
+  const call = callAt(block, segment, segment.seconds - run.now!.left);
+  const { running, bell } = run;
+  const called = call && running && run.ready === 0 ? `${segment.turn} ${call.number}` : undefined;
+  const ring = useRef(bell);
+  ring.current = bell;
+  useEffect(() => {
+    if (called === undefined || !call) return;
+    ring.current().ring('call');
+    ring.current().say(call.meets);
+    // Once for each call.
+  }, [called]);
   return (
     <div className={styles.now}>
       <div className={styles.task}>
-        <div className={styles.kind}>{headline(segment, block)}</div>
+        <div className={styles.kind}>{run.ready > 0 ? 'Ready' : headline(segment, block)}</div>
         <div className={styles.clock} role="timer" aria-label="Time left">
-          {clock(Math.ceil(run.now!.left - 1e-6))}
+          {run.ready > 0 ? Math.ceil(run.ready) : clock(Math.ceil(run.now!.left - 1e-6))}
         </div>
+        {call && (
+          <div className={styles.call} role="status">
+            {call.meets}
+          </div>
+        )}
         <div className="who">
           {segment.turn > 0 && (
             <>
               <span>{segment.turns === 1 ? 'Alone' : TURN_WORDS[segment.turn]}</span>
-              <span className={styles.side}>{segment.side === 'first' ? 'Side as shown' : 'Other side'}</span>
+              <span className={styles.side}>{otherSide ? 'Other side' : 'Side as shown'}</span>
+              {plan.people % 2 === 1 && segment.turns === 3 && (
+                <span className="soft">In the three, {SITS_OUT[segment.turn]} sits out</span>
+              )}
             </>
           )}
           {segment.kind === 'demo' && <span>Watch</span>}
         </div>
       </div>
       <div className={styles.brief}>
-        <BlockPicture plan={plan} block={block} otherSide={segment.turn > 0 && segment.side !== 'first'} />
+        {counting || <BlockPicture plan={plan} block={block} otherSide={otherSide} />}
         <h1>{block.title}</h1>
-        {drilled && (
+        {drilled && !counting && (
           <>
             <p className={styles.reps}>
               {drilled.reps} {drilled.reps === 1 ? 'rep' : 'reps'}
@@ -146,13 +225,14 @@ function Now({ run, plan, segment, block }: { run: Run; plan: ClassPlan; segment
             )}
           </>
         )}
-        {lines.map(({ who, text }) => (
-          <p key={`${who} ${text}`}>
-            {who === 'bottom' && <b className="own">Bottom </b>}
-            {who === 'top' && <b className="top">Top </b>}
-            {text}
-          </p>
-        ))}
+        {!counting &&
+          lines.map(({ who, text }) => (
+            <p key={`${who} ${text}`}>
+              {who === 'bottom' && <b className="own">Bottom </b>}
+              {who === 'top' && <b className="top">Top </b>}
+              {text}
+            </p>
+          ))}
         {'hazards' in block && block.hazards.length > 0 && (
           <p className={styles.care}>
             <Hazards tags={block.hazards} /> Finish slowly. Release at the tap: hand, foot or voice.
@@ -180,52 +260,4 @@ function nextWords(next: Segment, now: Segment, plan: ClassPlan): string {
   if (next.kind === 'work')
     return `${TURN_WORDS[next.turn] ?? ''}, ${next.side === 'first' ? 'side as shown' : 'other side'}`;
   return next.kind;
-}
-
-function Over({ plan }: { plan: ClassPlan }) {
-  return (
-    <div className={`${styles.now} ${styles.done}`}>
-      <h1>That was {plan.name}.</h1>
-      <p>
-        {plan.leftOver.length > 0
-          ? `${plan.leftOver.length} exchanges did not fit and wait for another class.`
-          : 'All of it was drilled.'}
-      </p>
-    </div>
-  );
-}
-
-function Controls({ run }: { run: Run }) {
-  return (
-    <div className={styles.controls}>
-      <button type="button" aria-label="Back" title="Back (←)" onClick={() => run.skip(-1)}>
-        <SkipBack aria-hidden />
-      </button>
-      <button
-        type="button"
-        className={styles.main}
-        aria-label={run.running ? 'Pause' : 'Start'}
-        title="Start and pause (Space)"
-        onClick={run.toggle}
-        disabled={!run.now}
-      >
-        {run.running ? <Pause aria-hidden /> : <Play aria-hidden />}
-        {run.running ? 'Pause' : run.elapsed > 0 ? 'Go on' : 'Start'}
-      </button>
-      <button type="button" aria-label="Next" title="Next (→)" onClick={() => run.skip(1)}>
-        <SkipForward aria-hidden />
-      </button>
-      <button type="button" aria-label="From the beginning" title="From the beginning" onClick={run.restart}>
-        <RotateCcw aria-hidden />
-      </button>
-      <button
-        type="button"
-        aria-label="Full screen"
-        title="Full screen"
-        onClick={() => void document.documentElement.requestFullscreen?.()}
-      >
-        <Maximize aria-hidden />
-      </button>
-    </div>
-  );
 }

@@ -1,16 +1,25 @@
-export type Ring = 'start' | 'end' | 'warn';
+export type Ring = 'start' | 'change' | 'end' | 'warn' | 'call';
+
+/** How loud it is, 0 to 1, kept in the browser. */
+const LOUDNESS = 'aftersquall.loudness';
+export const loudness = (): number => Number(localStorage.getItem(LOUDNESS) ?? 1);
+export const setLoudness = (value: number): void => localStorage.setItem(LOUDNESS, String(value));
 
 /** Something that can be heard at the edge of the mat. */
 export interface Bell {
   /** Browsers let sound begin only after a touch; called on the first one. */
   wake(): void;
   ring(kind: Ring): void;
+  /** Says a word, where the machine has a voice. */
+  say(word: string): void;
 }
 
 const NOTES: Record<Ring, { hertz: number; strokes: number; seconds: number }> = {
   start: { hertz: 880, strokes: 1, seconds: 1.2 },
+  change: { hertz: 740, strokes: 2, seconds: 0.7 },
   end: { hertz: 660, strokes: 3, seconds: 0.5 },
   warn: { hertz: 1320, strokes: 2, seconds: 0.15 },
+  call: { hertz: 990, strokes: 1, seconds: 0.25 },
 };
 
 /** A struck bell from Web Audio: a tone with two overtones that dies away. */
@@ -19,12 +28,14 @@ function audibleBell(context: AudioContext): Bell {
     wake: () => void context.resume(),
     ring(kind) {
       const { hertz, strokes, seconds } = NOTES[kind];
+      const volume = loudness();
+      if (volume === 0) return;
       for (let stroke = 0; stroke < strokes; stroke++) {
         const at = context.currentTime + stroke * seconds * 0.9;
         for (const [overtone, loudness] of [
-          [1, 0.5],
-          [2.01, 0.25],
-          [3.03, 0.12],
+          [1, 0.5 * volume],
+          [2.01, 0.25 * volume],
+          [3.03, 0.12 * volume],
         ] as const) {
           const tone = context.createOscillator();
           const gain = context.createGain();
@@ -37,7 +48,16 @@ function audibleBell(context: AudioContext): Bell {
         }
       }
     },
+    say: speak,
   };
+}
+
+function speak(word: string): void {
+  if (!('speechSynthesis' in window) || loudness() === 0) return;
+  speechSynthesis.cancel();
+  const said = new SpeechSynthesisUtterance(word);
+  said.volume = loudness();
+  speechSynthesis.speak(said);
 }
 
 /** Makes no sound but keeps count on the page, for rooms without a loudspeaker and for tests. */
@@ -47,6 +67,9 @@ function silentBell(): Bell {
     ring(kind) {
       const rings = document.documentElement.dataset.rings;
       document.documentElement.dataset.rings = rings ? `${rings} ${kind}` : kind;
+    },
+    say(word) {
+      document.documentElement.dataset.said = word;
     },
   };
 }

@@ -22,12 +22,13 @@ const heard = (every: number, until = 160) => {
 
 describe('the bell', () => {
   it('rings when work begins, ten seconds before it ends, and when it ends', () => {
-    expect(heard(1)).toEqual(['start 20', 'warn 70', 'end 80', 'start 90', 'warn 140', 'end 150']);
+    expect(heard(1)).toEqual(['start 20', 'warn 70', 'change 80', 'start 90', 'warn 140', 'end 150']);
   });
 
   it('misses no beginning and no end when the clock is looked at seldom', () => {
-    expect(heard(40).map((ring) => ring.split(' ')[0])).toEqual(['start', 'end', 'start', 'end']);
-    expect(ringsBetween(run, 0, 1000)).toEqual(['start', 'end', 'start', 'end']);
+    expect(heard(40).map((ring) => ring.split(' ')[0])).toEqual(['start', 'change', 'start', 'end']);
+    expect(ringsBetween(run, 0, 1000)).toEqual(['start', 'change', 'start', 'end']);
+    expect(ringsBetween(run, -2, 0.1)).toEqual(['start']);
   });
 
   it('does not warn in short work, nor ring for a clock that stands or is set back', () => {

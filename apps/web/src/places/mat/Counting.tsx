@@ -1,0 +1,163 @@
+import {
+  answerName,
+  type Block,
+  type ClassPlan,
+  type GuardMap,
+  indexMap,
+  type PracticeRecord,
+  recordsOf,
+} from '@aftersquall/core';
+import { Check, Undo2, X } from 'lucide-react';
+import { type FormEvent, useState } from 'react';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { newRecord } from '../../store/records/newRecord.ts';
+import { keepRecords } from '../../store/records/records.ts';
+import styles from './mat.module.scss';
+import type { KeptRun } from './useRun.ts';
+
+interface Props {
+  plan: ClassPlan;
+  map: GuardMap | undefined;
+  kept: KeptRun;
+  block: Block;
+  /** What this device recorded of the class so far. */
+  records: readonly PracticeRecord[];
+}
+
+interface Countable {
+  of: 'position' | 'move';
+  id: string;
+  name: string;
+  fault: string;
+  falsePositive: boolean;
+}
+const MOST = 8;
+
+/** The faults and false positives of what a block drills: its moves first, then where they begin. */
+export function countables(map: GuardMap | undefined, block: Block): Countable[] {
+  if (!map || !('links' in block)) return [];
+  const index = indexMap(map);
+  const moves = [...new Set(block.links.map(({ exchange }) => index.exchange.get(exchange)?.move))].flatMap(
+    (id) => index.move.get(id ?? '') ?? [],
+  );
+  const positions = [...new Set(moves.map(({ position }) => position))].flatMap(
+    (id) => index.position.get(id) ?? [],
+  );
+  const list: Countable[] = [
+    ...moves.flatMap(({ id, name, faults }) =>
+      faults.map(({ text }) => ({ of: 'move' as const, id, name, fault: text, falsePositive: false })),
+    ),
+    ...positions.flatMap(({ id, name, faults }) =>
+      faults.map(({ text }) => ({ of: 'position' as const, id, name, fault: text, falsePositive: false })),
+    ),
+    ...moves.flatMap(({ id, name, falsePositives }) =>
+      falsePositives.map(({ text }) => ({ of: 'move' as const, id, name, fault: text, falsePositive: true })),
+    ),
+  ];
+  return list.slice(0, MOST);
+}
+
+/** What is seen is counted: faults at a tap each, whether a pair's try worked, a word of note; the last one is taken back. */
+export function Counting({ plan, map, kept, block, records }: Props) {
+  const at = { map: plan.map, session: kept.session, date: kept.date };
+  const links = 'links' in block ? block.links : [];
+  const [chosen, setChosen] = useState(links[0]?.exchange ?? '');
+  const planned = 'resistance' in block ? block.resistance : 'cooperative';
+  const [resistance, setResistance] = useState(planned === 'full' ? 'full' : 'light');
+  const [note, setNote] = useState('');
+  const keep = (given: Parameters<typeof newRecord>[1]) => void keepRecords([newRecord(at, given)]);
+  const faults = recordsOf(records, 'fault');
+  const counted = ({ id, fault }: Countable) =>
+    faults.filter((one) => one.id === id && one.fault === fault).length;
+  const trials = recordsOf(records, 'trial').filter(({ exchange }) => exchange === chosen);
+  const worked = trials.filter((trial) => trial.worked).length;
+  const tapped = records.filter(({ kind }) => kind === 'fault' || kind === 'trial' || kind === 'note');
+  const last = [...tapped].sort((a, b) => (a.at < b.at ? -1 : 1)).at(-1);
+
+  const tried = (success: boolean) => {
+    const link = links.find(({ exchange }) => exchange === chosen);
+    if (!link) return;
+    const known = map && indexMap(map).exchange.get(chosen);
+    const words = known ? answerName(map, known) : { position: '', move: link.move, meets: link.meets };
+    keep({
+      kind: 'trial',
+      exchange: chosen,
+      ...words,
+      worked: success,
+      resistance: resistance as 'light' | 'full',
+      count: 1,
+    });
+  };
+  const addNote = (event: FormEvent) => {
+    event.preventDefault();
+    if (note.trim()) keep({ kind: 'note', text: note.trim() });
+    setNote('');
+  };
+  return (
+    <section className={styles.counting} aria-label="Count what is seen">
+      {countables(map, block).map((one) => (
+        <button
+          key={`${one.id} ${one.fault}`}
+          type="button"
+          className={styles.fault}
+          onClick={() => keep({ kind: 'fault', ...one, count: 1 })}
+        >
+          <span>
+            {one.falsePositive && <b>Only seems: </b>}
+            {one.fault}
+          </span>
+          <b className={styles.count}>{counted(one) || ''}</b>
+        </button>
+      ))}
+      {links.length > 0 && (
+        <div className={styles.trial} role="group" aria-label="Did it work?">
+          {links.length > 1 && (
+            <select
+              aria-label="Which answer"
+              value={chosen}
+              onChange={(event) => setChosen(event.target.value)}
+            >
+              {links.map(({ exchange, move, meets }) => (
+                <option key={exchange} value={exchange}>
+                  {move}
+                  {meets && ` · ${meets}`}
+                </option>
+              ))}
+            </select>
+          )}
+          <ChoiceToggle
+            label="How much top resists"
+            value={resistance}
+            choices={[
+              ['light', 'light'],
+              ['full', 'full'],
+            ]}
+            onChange={setResistance}
+          />
+          <button type="button" onClick={() => tried(true)}>
+            <Check aria-hidden /> Worked <b>{worked || ''}</b>
+          </button>
+          <button type="button" onClick={() => tried(false)}>
+            <X aria-hidden /> Not <b>{trials.length - worked || ''}</b>
+          </button>
+        </div>
+      )}
+      <form onSubmit={addNote}>
+        <input
+          aria-label="A word of note"
+          placeholder="a word of note"
+          value={note}
+          maxLength={400}
+          onChange={(event) => setNote(event.target.value)}
+        />
+        <button
+          type="button"
+          disabled={!last}
+          onClick={() => last && keep({ kind: 'void', voids: last.key })}
+        >
+          <Undo2 aria-hidden /> Take back
+        </button>
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,67 @@
+import {
+  type ClassPlan,
+  faultTrends,
+  type PracticeRecord,
+  practiceOf,
+  recordsOf,
+  weekOf,
+} from '@aftersquall/core';
+import { RotateCcw } from 'lucide-react';
+import { Link } from 'react-router';
+import { logAddress } from '../../components/addresses.ts';
+import { clock } from '../../components/clock.ts';
+import styles from './mat.module.scss';
+import type { Run } from './useRun.ts';
+import { plannedOf, ranOf, wasReached } from './useRunRecords.ts';
+
+interface Props {
+  plan: ClassPlan;
+  run: Run;
+  records: readonly PracticeRecord[];
+}
+
+/** What was reached and what was not, what was counted, and where to finish the record. */
+export function MatEnd({ plan, run, records }: Props) {
+  const planned = plannedOf(plan);
+  const ran = ranOf(run);
+  const blocks = plan.blocks.map((block, i) => ({
+    block,
+    ran: ran.get(i) ?? 0,
+    reached: wasReached(planned[i]!, ran.get(i) ?? 0),
+  }));
+  const missed = blocks.filter(({ reached }) => !reached);
+  const practice = practiceOf(records, { map: plan.map });
+  const faults = faultTrends(practice, [weekOf(run.kept.date)]).slice(0, 3);
+  const trials = recordsOf(records, 'trial');
+  return (
+    <div className={`${styles.now} ${styles.done}`}>
+      <h1>That was {plan.name}.</h1>
+      <p>
+        {clock([...ran.values()].reduce((sum, seconds) => sum + seconds, 0))} ran of {clock(run.total)};{' '}
+        {blocks.length - missed.length} of {blocks.length} blocks reached
+        {trials.length > 0 &&
+          `; ${trials.filter(({ worked }) => worked).length} of ${trials.length} tries worked`}
+        .
+      </p>
+      {missed.length > 0 && (
+        <p>
+          <b>Not reached, carried over:</b> {missed.map(({ block }) => block.title).join('; ')}
+        </p>
+      )}
+      {plan.leftOver.length > 0 && (
+        <p>{plan.leftOver.length} exchanges did not fit the class from the start.</p>
+      )}
+      {faults.length > 0 && (
+        <p>
+          <b>Seen most:</b> {faults.map(({ fault, total }) => `${fault} (${total})`).join('; ')}
+        </p>
+      )}
+      <p className={styles['end-links']}>
+        <Link to={`${logAddress}?session=${run.kept.session}`}>Finish the record in the Log</Link>
+        <button type="button" onClick={run.restart}>
+          <RotateCcw aria-hidden /> Run it again
+        </button>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+/// <reference lib="webworker" />
+export type {};
+
+declare const self: ServiceWorkerGlobalScope;
+/** Of this build, from the bundler. */
+declare const __BUILD__: string;
+
+/** The shell is kept by the build's number, so that a new build is a new shell. */
+const SHELL = `shell-${__BUILD__}`;
+/** The last answers of documents, for when the server is not there. */
+const DOCUMENTS = 'documents';
+
+self.addEventListener('install', (event) => {
+  event.waitUntil(
+    (async () => {
+      const files = (await (await fetch('/precache.json')).json()) as string[];
+      const cache = await caches.open(SHELL);
+      await cache.addAll(['/', '/noeval.js', '/icon.svg', ...files]);
+      await self.skipWaiting();
+    })(),
+  );
+});
+
+self.addEventListener('activate', (event) => {
+  event.waitUntil(
+    (async () => {
+      for (const name of await caches.keys())
+        if (name.startsWith('shell-') && name !== SHELL) await caches.delete(name);
+      await self.clients.claim();
+    })(),
+  );
+});
+
+/** From the server where it is there; else as it was last answered. */
+async function fresh(request: Request): Promise<Response> {
+  const cache = await caches.open(DOCUMENTS);
+  try {
+    const answer = await fetch(request);
+    if (answer.ok) await cache.put(request, answer.clone());
+    return answer;
+  } catch (error) {
+    const kept = await cache.match(request);
+    if (kept) return kept;
+    throw error;
+  }
+}
+
+self.addEventListener('fetch', (event) => {
+  const { request } = event;
+  const { pathname, origin } = new URL(request.url);
+  if (request.method !== 'GET' || origin !== self.location.origin) return;
+  if (/^\/api\/documents\/\w+(\/[\w-]+)?$/.test(pathname)) return event.respondWith(fresh(request));
+  if (pathname.startsWith('/api/')) return;
+  const page = request.mode === 'navigate';
+  event.respondWith(
+    (async () => {
+      const cache = await caches.open(SHELL);
+      // The page itself from the kept shell: it is on the screen before the server has answered.
+      return (await cache.match(page ? '/' : request)) ?? fetch(request);
+    })(),
+  );
+});
