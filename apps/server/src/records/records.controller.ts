@@ -1,4 +1,4 @@
-import { ROUTES } from '@aftersquall/core';
+import { printTrials, ROUTES } from '@aftersquall/core';
 import { Controller } from '@nestjs/common';
 import { Answers, Input, type InputFor } from '../contract/answers.ts';
 import { RecordsService } from './records.service.ts';
@@ -21,5 +21,10 @@ export class RecordsController {
   @Answers(ROUTES.sumPractice)
   sum(@Input() { query }: InputFor<'sumPractice'>) {
     return this.records.practice(query);
+  }
+
+  @Answers(ROUTES.getTrialsCsv)
+  async csv(@Input() { query }: InputFor<'getTrialsCsv'>) {
+    return printTrials(await this.records.trials(query));
   }
 }

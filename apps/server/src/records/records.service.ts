@@ -64,6 +64,18 @@ export class RecordsService {
     return standing(rows.map(({ body }) => body));
   }
 
+  /** Every try, oldest first. */
+  trials(filter: PracticeFilter): Promise<PracticeRecord[]> {
+    return this.queue.read(async (manager) => {
+      const { sql, values } = whereOf(filter, 'trial');
+      const rows: { body: string }[] = await manager.query(
+        `SELECT body FROM record WHERE ${sql} ORDER BY at, seq`,
+        values,
+      );
+      return rows.map(({ body }) => JSON.parse(body) as PracticeRecord);
+    });
+  }
+
   practice(filter: PracticeFilter): Promise<Practice> {
     return this.queue.read(async (manager) => {
       const few: PracticeRecord[] = [];

@@ -247,6 +247,16 @@ export const ROUTES = {
     response: PracticeSchema,
     errors: {},
   }),
+  getTrialsCsv: defineRoute({
+    method: 'GET',
+    path: '/api/practice/trials.csv',
+    summary: 'Every try on a map as CSV, oldest first.',
+    params: none,
+    query: PracticeFilterSchema,
+    status: 200,
+    response: { text: 'text/csv; charset=utf-8' },
+    errors: {},
+  }),
   weighMap: defineRoute({
     method: 'GET',
     path: '/api/maps/:id/weighing',
