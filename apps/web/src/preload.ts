@@ -10,6 +10,8 @@ export const LAZY_PLACES = {
   lessons: () => import('./places/lessons/LessonsPlace.tsx'),
   term: () => import('./places/term/TermPlace.tsx'),
   mat: () => import('./places/mat/MatPlace.tsx'),
+  log: () => import('./places/log/LogPlace.tsx'),
+  recall: () => import('./places/recall/RecallPlace.tsx'),
 };
 
 /** Fetches every place and worker once the first screen stands, so that all of them are there without the server. */

@@ -9,7 +9,7 @@ import { Shell } from './shell/Shell.tsx';
 
 /** Shown for the moment in which a place is being fetched. */
 const Nothing = () => null;
-const { read, weigh, balance, lessons, term, mat } = LAZY_PLACES;
+const { read, weigh, balance, lessons, term, mat, log, recall } = LAZY_PLACES;
 const parts = async () => ({ Component: (await import('./dev/Parts.tsx')).Parts });
 
 /** Addresses of before lead on to where their place is now. */
@@ -47,12 +47,19 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await lessons()).LessonsPlace }),
         errorElement,
       },
+      { path: 'log', lazy: async () => ({ Component: (await log()).LogPlace }), errorElement },
       { path: 'term', lazy: async () => ({ Component: (await term()).TermPlace }), errorElement },
     ],
   },
   {
     path: '/club/mat/:classId?',
     lazy: async () => ({ Component: (await mat()).MatPlace }),
+    HydrateFallback: Nothing,
+    errorElement: <NotHere />,
+  },
+  {
+    path: '/recall/:mapId',
+    lazy: async () => ({ Component: (await recall()).RecallPlace }),
     HydrateFallback: Nothing,
     errorElement: <NotHere />,
   },

@@ -7,6 +7,9 @@ export const mapAddress = (map: string, place = ''): string =>
 export const classAddress = (id = ''): string => (id ? `/club/classes/${id}` : '/club/classes');
 export const termAddress = '/club/term';
 export const logAddress = '/club/log';
+/** The quiz of a map, for a group where one is named. */
+export const recallAddress = (map: string, group = ''): string =>
+  group ? `/recall/${map}?group=${group}` : `/recall/${map}`;
 export const matAddress = (id = ''): string => (id ? `/club/mat/${id}` : '/club/mat');
 
 /** Where a document is shown. */

@@ -3,11 +3,12 @@ import {
   ChartNoAxesColumn,
   ListOrdered,
   type LucideIcon,
+  NotebookPen,
   Scale,
   Timer,
   Waypoints,
 } from 'lucide-react';
-import { classAddress, mapAddress, matAddress, termAddress } from '../components/addresses.ts';
+import { classAddress, logAddress, mapAddress, matAddress, termAddress } from '../components/addresses.ts';
 
 interface Place {
   key: string;
@@ -52,4 +53,5 @@ export const PLACES: readonly Place[] = [
     also: termAddress,
   },
   { key: '6', name: 'Mat', icon: Timer, address: () => matAddress(), end: false },
+  { key: '7', name: 'Log', icon: NotebookPen, address: () => logAddress, end: false },
 ];

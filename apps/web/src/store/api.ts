@@ -32,7 +32,7 @@ const request =
 /** The server, by its contract. */
 export const api = createApi({
   baseQuery: fetchBaseQuery({ baseUrl: '/' }),
-  tagTypes: ['Documents', 'History'],
+  tagTypes: ['Documents', 'History', 'Practice'],
   endpoints: (build) => ({
     listDocuments: build.query<Answer<'listDocuments'>, Call<'listDocuments'>>({
       query: request('listDocuments'),
@@ -58,6 +58,16 @@ export const api = createApi({
       providesTags: (_, __, { params }) => [{ type: 'History', id: addressKey(params) }],
     }),
     getRevision: build.query<Answer<'getRevision'>, Call<'getRevision'>>({ query: request('getRevision') }),
+    sumPractice: build.query<Answer<'sumPractice'>, Call<'sumPractice'>>({
+      query: request('sumPractice'),
+      providesTags: ['Practice'],
+      keepUnusedDataFor: 0,
+    }),
+    listRecords: build.query<Answer<'listRecords'>, Call<'listRecords'>>({
+      query: request('listRecords'),
+      providesTags: ['Practice'],
+      keepUnusedDataFor: 0,
+    }),
     removeDocument: build.mutation<Answer<'removeDocument'>, Call<'removeDocument'>>({
       query: request('removeDocument'),
       invalidatesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
@@ -72,6 +82,8 @@ export const api = createApi({
 export const {
   useListDocumentsQuery,
   useListHistoryQuery,
+  useListRecordsQuery,
+  useSumPracticeQuery,
   useLazyGetRevisionQuery,
   useRemoveDocumentMutation,
   useRestoreDocumentMutation,

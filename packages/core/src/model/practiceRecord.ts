@@ -122,17 +122,6 @@ export const PracticeRecordSchema = z.discriminatedUnion('kind', [
 ]);
 export type PracticeRecord = z.infer<typeof PracticeRecordSchema>;
 export type RecordKind = PracticeRecord['kind'];
-export const RECORD_KINDS = [
-  'session',
-  'block',
-  'trial',
-  'fault',
-  'note',
-  'grade',
-  'recall',
-  'blend',
-  'void',
-] as const satisfies readonly RecordKind[];
 export type RecordOf<K extends RecordKind> = Extract<PracticeRecord, { kind: K }>;
 
 /** Those of a kind. */

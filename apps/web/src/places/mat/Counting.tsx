@@ -34,7 +34,7 @@ interface Countable {
 const MOST = 8;
 
 /** The faults and false positives of what a block drills: its moves first, then where they begin. */
-export function countables(map: GuardMap | undefined, block: Block): Countable[] {
+function countables(map: GuardMap | undefined, block: Block): Countable[] {
   if (!map || !('links' in block)) return [];
   const index = indexMap(map);
   const moves = [...new Set(block.links.map(({ exchange }) => index.exchange.get(exchange)?.move))].flatMap(

@@ -84,6 +84,12 @@ export async function keepRecords(records: readonly PracticeRecord[]): Promise<v
   for (const listener of heard) listener();
 }
 
+/** Keeps them, and comes back once the server has them or is known not to be there. */
+export async function keepAndSend(records: readonly PracticeRecord[]): Promise<void> {
+  await keepRecords(records);
+  await sender.send();
+}
+
 /** Sends what waits now, again whenever the network comes back, and every few seconds while something waits. */
 export function sendRecords(): void {
   void sender.send();

@@ -1,0 +1,169 @@
+import { addressOf, type PracticeFilter, ROUTES } from '@aftersquall/core';
+import { format, subWeeks } from 'date-fns';
+import { FileDown } from 'lucide-react';
+import { useMemo } from 'react';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { SelectField } from '../../components/fields/SelectField.tsx';
+import { UndoButtons } from '../../components/UndoButtons.tsx';
+import { refusalOf, useSumPracticeQuery } from '../../store/api.ts';
+import { useEditedDocument } from '../../store/documents/useDocument.ts';
+import { selectMap } from '../../store/openMap.ts';
+import { today } from '../../store/records/newRecord.ts';
+import { useOnTheWay } from '../../store/records/records.ts';
+import { useAppSelector } from '../../store/store.ts';
+import { useAddress } from '../../store/useAddress.ts';
+import { useKnownClub } from '../../store/useClub.ts';
+import { EvidencePart } from './EvidencePart.tsx';
+import { FaultsPart } from './FaultsPart.tsx';
+import { ImportTrials } from './ImportTrials.tsx';
+import { KeptPart } from './KeptPart.tsx';
+import styles from './log.module.scss';
+import { NextPart } from './NextPart.tsx';
+import { RecallPart } from './RecallPart.tsx';
+import { SessionsPart } from './SessionsPart.tsx';
+
+const PARTS = [
+  ['next', 'Next class'],
+  ['evidence', 'Evidence'],
+  ['faults', 'Faults'],
+  ['kept', 'Taught and fading'],
+  ['sessions', 'Sessions'],
+  ['recall', 'Recall'],
+] as const;
+type Part = (typeof PARTS)[number][0];
+const WEEKS: Record<string, number> = { '4': 4, '10': 10, '26': 26 };
+
+/** What was practised and what it says: the next class begins from here. */
+export function LogPlace() {
+  const map = useAppSelector(selectMap)!;
+  useEditedDocument('map', map.id);
+  const club = useKnownClub();
+  const [params, set] = useAddress();
+  const session = params.get('session') ?? undefined;
+  const part = session ? 'sessions' : ((params.get('part') ?? 'next') as Part);
+  const [weeks, athlete, system] = [
+    params.get('weeks') ?? '10',
+    params.get('athlete') ?? '',
+    params.get('system') ?? '',
+  ];
+  const filter = useMemo((): PracticeFilter => {
+    const since = WEEKS[weeks];
+    return {
+      map: map.id,
+      ...(since && { from: format(subWeeks(new Date(), since), 'yyyy-MM-dd') }),
+      ...(athlete && { athlete }),
+    };
+  }, [map.id, weeks, athlete]);
+  const { data, error, refetch } = useSumPracticeQuery(
+    { params: {}, query: filter },
+    { refetchOnMountOrArgChange: true },
+  );
+  const way = useOnTheWay();
+  const practice = useMemo(() => {
+    if (!data || !system) return data;
+    const inside = new Set(
+      map.positions.filter(({ systems }) => systems.includes(system)).map(({ name }) => name),
+    );
+    const of = <T extends { position: string }>(list: T[]) =>
+      list.filter(({ position }) => inside.has(position));
+    return {
+      ...data,
+      trials: of(data.trials),
+      taught: of(data.taught),
+      missed: of(data.missed),
+      grades: of(data.grades),
+    };
+  }, [data, system, map.positions]);
+  const date = today();
+  const shared = practice && { map, practice, date, again: () => void refetch() };
+  return (
+    <>
+      <title>{`Log · ${map.name}`}</title>
+      <header className="place-bar">
+        <h1>Log</h1>
+        <ChoiceToggle
+          label="Part of the log"
+          value={part}
+          choices={PARTS}
+          onChange={(next) => set({ part: next === 'next' ? undefined : next, session: undefined })}
+        />
+        <span className="push" />
+        <UndoButtons />
+      </header>
+      <div className={styles.log}>
+        <div className={styles.filters} role="group" aria-label="Which records">
+          <SelectField
+            label="Period"
+            value={weeks}
+            choices={[
+              { value: '4', name: 'four weeks' },
+              { value: '10', name: 'ten weeks' },
+              { value: '26', name: 'half a year' },
+              { value: 'all', name: 'all of it' },
+            ]}
+            onChange={(value) => set({ weeks: value === '10' ? undefined : value })}
+          />
+          <SelectField
+            label="Guard system"
+            value={system}
+            choices={[
+              { value: '', name: 'every system' },
+              ...map.systems.map(({ id, name }) => ({ value: id, name })),
+            ]}
+            onChange={(value) => set({ system: value })}
+          />
+          <SelectField
+            label="Athlete"
+            value={athlete}
+            choices={[
+              { value: '', name: 'the whole group' },
+              ...(club?.athletes ?? []).map(({ id, alias }) => ({ value: id, name: alias })),
+            ]}
+            onChange={(value) => set({ athlete: value })}
+          />
+          <span className="push" />
+          <a
+            className="btn btn-sm btn-plain"
+            href={addressOf(ROUTES.getTrialsCsv, { query: filter })}
+            download="tries.csv"
+          >
+            <FileDown size={15} aria-hidden /> Tries as CSV
+          </a>
+          <ImportTrials map={map} athletes={club?.athletes ?? []} onKept={() => void refetch()} />
+        </div>
+        {way.waiting > 0 && (
+          <p className="soft" role="status">
+            {way.waiting} {way.waiting === 1 ? 'record waits' : 'records wait'} on this device for the server.
+          </p>
+        )}
+        {error && !data && (
+          <p>
+            {refusalOf(error).message}{' '}
+            <button type="button" className="btn btn-now" onClick={() => void refetch()}>
+              Try again
+            </button>
+          </p>
+        )}
+        {shared && practice && practice.sessions.length === 0 && part !== 'recall' && (
+          <p className={styles.empty}>
+            Nothing was recorded in this period. Run a class on the Mat, or begin a record under Sessions:
+            what is counted there stands here.
+          </p>
+        )}
+        {shared && part === 'next' && <NextPart {...shared} athlete={athlete || undefined} />}
+        {shared && part === 'evidence' && <EvidencePart {...shared} />}
+        {shared && part === 'faults' && <FaultsPart {...shared} />}
+        {shared && part === 'kept' && <KeptPart {...shared} athlete={athlete || undefined} />}
+        {shared && part === 'sessions' && (
+          <SessionsPart
+            {...shared}
+            club={club}
+            open={session}
+            onOpen={(next) => set({ session: next, part: 'sessions' })}
+          />
+        )}
+        {shared && part === 'recall' && <RecallPart {...shared} club={club} />}
+      </div>
+    </>
+  );
+}

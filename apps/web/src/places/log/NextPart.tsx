@@ -1,0 +1,86 @@
+import { evidenceOf, fadingOf, faultTrends, nextClass, weeksBetween } from '@aftersquall/core';
+import { ArrowRight } from 'lucide-react';
+import { type ReactNode, useMemo } from 'react';
+import { Link } from 'react-router';
+import { classAddress, mapAddress, termAddress } from '../../components/addresses.ts';
+import styles from './log.module.scss';
+import { type LogPartProps, lineOf, percent } from './logPart.ts';
+
+/** What the next class begins from: carried over, three faults, what fades, where evidence is thin. */
+export function NextPart({ map, practice, date, athlete }: LogPartProps & { athlete: string | undefined }) {
+  const next = useMemo(() => {
+    const first = practice.sessions[0]?.date ?? date;
+    return nextClass(
+      practice,
+      faultTrends(practice, weeksBetween(first, date)),
+      fadingOf(practice, date, athlete),
+      evidenceOf(map, practice),
+    );
+  }, [map, practice, date, athlete]);
+  return (
+    <div className={styles.next}>
+      <Box title="Carried over" none="Everything that was planned was reached.">
+        {next.carried.map((one) => (
+          <li key={one.exchange}>
+            <b>{lineOf(one)}</b>
+            <span className="soft">
+              {one.position}, not reached on {one.date}
+            </span>
+          </li>
+        ))}
+      </Box>
+      <Box title="Three faults that matter now" none="Nothing was counted lately.">
+        {next.faults.map(({ of, id, name, fault, counts, total, falsePositive }) => (
+          <li key={`${of} ${id} ${fault}`}>
+            <b>
+              {falsePositive && 'Only seems: '}
+              {fault}
+            </b>
+            <span className="soft">
+              <Link to={`${mapAddress(map.id)}?sel=${of}.${id}`}>{name}</Link>,{' '}
+              {counts.slice(-2).reduce((sum, count) => sum + count, 0)} times in two weeks, {total} in all
+            </span>
+          </li>
+        ))}
+      </Box>
+      <Box title="Fading" none="All of it is still there.">
+        {next.fading.map((one) => (
+          <li key={one.exchange}>
+            <b>{lineOf(one)}</b>
+            <span className="soft">
+              {percent(one.retention)} kept, last on {one.last}
+            </span>
+          </li>
+        ))}
+      </Box>
+      <Box title="Thin evidence" none="Nothing was tried against resistance yet.">
+        {next.thin.map((one) => (
+          <li key={one.exchange.id}>
+            <b>{lineOf(one)}</b>
+            <span className="soft">
+              {percent(one.blend.low)} to {percent(one.blend.high)}; {one.more} more tries to know it to ten
+              points
+            </span>
+          </li>
+        ))}
+      </Box>
+      <p className={styles.onwards}>
+        <Link className="btn btn-now" to={termAddress}>
+          <ArrowRight size={16} aria-hidden /> Into the term
+        </Link>
+        <Link className="btn btn-plain" to={classAddress()}>
+          or a single class
+        </Link>
+      </p>
+    </div>
+  );
+}
+
+function Box({ title, none, children }: { title: string; none: string; children: ReactNode[] }) {
+  return (
+    <section aria-label={title}>
+      <h2>{title}</h2>
+      {children.length > 0 ? <ol className="list-unstyled">{children}</ol> : <p className="soft">{none}</p>}
+    </section>
+  );
+}

@@ -1,0 +1,267 @@
+import {
+  answerName,
+  type Club,
+  type GuardMap,
+  type PracticeRecord,
+  type RecordOf,
+  recordsOf,
+} from '@aftersquall/core';
+import { matchSorter } from 'match-sorter';
+import { type FormEvent, useMemo, useState } from 'react';
+import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { clock } from '../../components/clock.ts';
+import { SelectField } from '../../components/fields/SelectField.tsx';
+import { TakeOut } from '../../components/TakeOut.tsx';
+import { useListRecordsQuery } from '../../store/api.ts';
+import { newRecord } from '../../store/records/newRecord.ts';
+import { keepAndSend } from '../../store/records/records.ts';
+import styles from './log.module.scss';
+import { lineOf } from './logPart.ts';
+
+interface Props {
+  map: GuardMap;
+  session: string;
+  club: Club | undefined;
+  onKept: () => void;
+}
+
+const MOST = 7;
+
+/** The record of one class: what ran, who was there, what was tried, a note; all that the Mat knows stands there already. */
+export function SessionSheet({ map, session, club, onKept }: Props) {
+  const { data, refetch } = useListRecordsQuery(
+    { params: {}, query: { session } },
+    { refetchOnMountOrArgChange: true },
+  );
+  const records = data?.records ?? [];
+  const [head] = recordsOf(records, 'session').slice(-1);
+  const keep = async (made: PracticeRecord[]) => {
+    await keepAndSend(made);
+    await refetch();
+    onKept();
+  };
+  if (!head)
+    return (
+      <p className="soft">{data ? 'Nothing of it has reached the server yet.' : 'Opening the record…'}</p>
+    );
+  const at = { map: map.id, session, date: head.date };
+  const void_ = (record: PracticeRecord) => keep([newRecord(at, { kind: 'void', voids: record.key })]);
+  const flip = (athlete: { id: string; alias: string }) => {
+    const there = head.athletes.some(({ id }) => id === athlete.id);
+    const { key, at: _, date: __, map: ___, session: ____, ...rest } = head;
+    const athletes = there
+      ? head.athletes.filter(({ id }) => id !== athlete.id)
+      : [...head.athletes, { id: athlete.id, alias: athlete.alias }];
+    void keep([
+      newRecord(at, { kind: 'void', voids: key }),
+      newRecord(at, { ...rest, athletes, people: Math.max(1, athletes.length) }),
+    ]);
+  };
+  return (
+    <section className={styles.sheet} aria-label="Record of the class">
+      <h2>
+        {head.name} <small className="soft">{head.date}</small>
+      </h2>
+      {club && club.athletes.length > 0 && (
+        <div className="chip-field" role="group" aria-label="Who was there">
+          {club.athletes.map((athlete) => {
+            const there = head.athletes.some(({ id }) => id === athlete.id);
+            return (
+              <button
+                key={athlete.id}
+                type="button"
+                className={`chip ${there ? 'on' : ''}`}
+                aria-pressed={there}
+                onClick={() => flip(athlete)}
+              >
+                {athlete.alias}
+              </button>
+            );
+          })}
+        </div>
+      )}
+      <Blocks blocks={recordsOf(records, 'block')} />
+      <h3>What was tried</h3>
+      <TryForm
+        map={map}
+        club={club}
+        present={head.athletes}
+        onTry={(given) => void keep([newRecord(at, given)])}
+      />
+      <ul className="list-unstyled">
+        {[...recordsOf(records, 'trial')].reverse().map((trial) => (
+          <li key={trial.key} className={styles.tried}>
+            <b className={trial.worked ? 'own' : 'top'}>{trial.worked ? 'worked' : 'not'}</b> {lineOf(trial)}{' '}
+            <span className="soft">
+              {trial.resistance}
+              {trial.athlete && `, ${trial.athlete.alias}`}
+              {trial.count > 1 && `, ${trial.count} times`}
+            </span>
+            <TakeOut label={`Take back: ${lineOf(trial)}`} onClick={() => void void_(trial)} />
+          </li>
+        ))}
+      </ul>
+      <h3>Faults</h3>
+      <ul className="list-unstyled">
+        {recordsOf(records, 'fault').map((fault) => (
+          <li key={fault.key} className={styles.tried}>
+            {fault.fault} <span className="soft">{fault.name}</span>
+            {fault.count > 1 && ` × ${fault.count}`}
+            <TakeOut label={`Take back: ${fault.fault}`} onClick={() => void void_(fault)} />
+          </li>
+        ))}
+      </ul>
+      <h3>Notes</h3>
+      {recordsOf(records, 'note').map((note) => (
+        <p key={note.key} className={styles.tried}>
+          {note.text}
+          <TakeOut label={`Take back: ${note.text}`} onClick={() => void void_(note)} />
+        </p>
+      ))}
+      <NoteForm onNote={(text) => void keep([newRecord(at, { kind: 'note', text })])} />
+    </section>
+  );
+}
+
+function Blocks({ blocks }: { blocks: readonly RecordOf<'block'>[] }) {
+  if (blocks.length === 0) return null;
+  return (
+    <table className={styles.table}>
+      <thead>
+        <tr>
+          <th>Block</th>
+          <th className="num">Planned</th>
+          <th className="num">Ran</th>
+          <th className="num">Reps</th>
+        </tr>
+      </thead>
+      <tbody>
+        {blocks.map(({ key, title, planned, ran, reps, reached }) => (
+          <tr key={key}>
+            <th scope="row">{title}</th>
+            <td className="num">{clock(planned)}</td>
+            <td className="num">{reached ? clock(ran) : <b className="top">not reached</b>}</td>
+            <td className="num">{reps || ''}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+type Trial = Omit<RecordOf<'trial'>, 'key' | 'at' | 'date' | 'map' | 'session'>;
+interface TryProps {
+  map: GuardMap;
+  club: Club | undefined;
+  present: readonly { id: string; alias: string }[];
+  onTry: (trial: Trial) => void;
+}
+
+/** A try, found by typing its line: position, move, what it met; then who, against what, and whether it worked. */
+function TryForm({ map, club, present, onTry }: TryProps) {
+  const [typed, setTyped] = useState('');
+  const [resistance, setResistance] = useState<'light' | 'full'>('full');
+  const [athlete, setAthlete] = useState('');
+  const lines = useMemo(
+    () =>
+      map.exchanges.map((exchange) => {
+        const words = answerName(map, exchange);
+        return { exchange: exchange.id, ...words, line: `${words.position}: ${words.move} | ${words.meets}` };
+      }),
+    [map],
+  );
+  const [chosen, setChosen] = useState<(typeof lines)[number]>();
+  const found = typed ? matchSorter(lines, typed, { keys: ['move', 'line', 'meets'] }).slice(0, MOST) : [];
+  const people = present.length > 0 ? present : (club?.athletes ?? []);
+  const tried = (worked: boolean) => {
+    if (!chosen) return;
+    const { line: _, ...words } = chosen;
+    const someone = people.find(({ id }) => id === athlete);
+    onTry({
+      kind: 'trial',
+      ...words,
+      worked,
+      resistance,
+      count: 1,
+      ...(someone && { athlete: { id: someone.id, alias: someone.alias } }),
+    });
+  };
+  return (
+    <div className={styles.try}>
+      {chosen ? (
+        <p className={styles.tried}>
+          <b>{lineOf(chosen)}</b> <span className="soft">{chosen.position}</span>
+          <TakeOut label="Another one" onClick={() => setChosen(undefined)} />
+        </p>
+      ) : (
+        <ChoiceSearch
+          id="tries"
+          label="What was tried"
+          listLabel="Answers of the map"
+          placeholder="position: move | what top did"
+          typed={typed}
+          onType={setTyped}
+          choices={found.map(({ exchange, move, meets, position }) => ({
+            key: exchange,
+            name: lineOf({ move, meets }),
+            what: position,
+          }))}
+          onPick={(place) => {
+            setChosen(found[place]);
+            setTyped('');
+          }}
+        />
+      )}
+      <SelectField
+        label="Who"
+        hideLabel
+        value={athlete}
+        choices={[
+          { value: '', name: 'anybody' },
+          ...people.map(({ id, alias }) => ({ value: id, name: alias })),
+        ]}
+        onChange={setAthlete}
+      />
+      <ChoiceToggle
+        label="Against"
+        value={resistance}
+        choices={[
+          ['light', 'light'],
+          ['full', 'full'],
+        ]}
+        onChange={setResistance}
+      />
+      <button type="button" className="btn btn-now" disabled={!chosen} onClick={() => tried(true)}>
+        Worked
+      </button>
+      <button type="button" className="btn btn-plain" disabled={!chosen} onClick={() => tried(false)}>
+        Did not
+      </button>
+    </div>
+  );
+}
+
+function NoteForm({ onNote }: { onNote: (text: string) => void }) {
+  const [text, setText] = useState('');
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (text.trim()) onNote(text.trim());
+    setText('');
+  };
+  return (
+    <form onSubmit={submit} className={styles.try}>
+      <input
+        className="form-control"
+        aria-label="A note on the class"
+        placeholder="what is to be remembered"
+        value={text}
+        maxLength={2000}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <button type="submit" className="btn btn-plain">
+        Note it
+      </button>
+    </form>
+  );
+}

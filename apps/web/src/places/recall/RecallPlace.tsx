@@ -1,0 +1,172 @@
+import { type GuardMap, indexMap, type RecallCard, recallCards } from '@aftersquall/core';
+import { Check, X } from 'lucide-react';
+import { type FormEvent, useMemo, useState } from 'react';
+import { useParams } from 'react-router';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
+import { useTheme } from '../../components/useTheme.ts';
+import { useSumPracticeQuery } from '../../store/api.ts';
+import { useDocument } from '../../store/documents/useDocument.ts';
+import { newRecord, today } from '../../store/records/newRecord.ts';
+import { keepRecords, useOnTheWay } from '../../store/records/records.ts';
+import styles from './recall.module.scss';
+
+const ALIAS = 'aftersquall.alias';
+const CARDS = 10;
+
+/** The athletes' quiz: a picture, what top does, what now? No account: an alias. */
+export function RecallPlace() {
+  useTheme();
+  const { mapId } = useParams();
+  const session = useDocument('map', mapId);
+  const [alias, setAlias] = useState(() => localStorage.getItem(ALIAS) ?? '');
+  const [begun, setBegun] = useState(false);
+  const map = session?.shown;
+  const begin = (event: FormEvent) => {
+    event.preventDefault();
+    if (!alias.trim()) return;
+    localStorage.setItem(ALIAS, alias.trim());
+    setBegun(true);
+  };
+  return (
+    <main className={styles.recall}>
+      <title>What now?</title>
+      {session?.state === 'missing' ? (
+        <p>These pictures are not here. Ask your coach for the link again.</p>
+      ) : map && begun ? (
+        <Sitting map={map} alias={alias.trim()} />
+      ) : (
+        <form onSubmit={begin}>
+          <h1>What now?</h1>
+          <p>Ten pictures, three minutes. Say what you go by; it need not be your name.</p>
+          <input
+            className="form-control form-control-lg"
+            aria-label="What you go by"
+            value={alias}
+            maxLength={40}
+            onChange={(event) => setAlias(event.target.value)}
+          />
+          <button type="submit" className="btn btn-lg btn-now" disabled={!alias.trim() || !map}>
+            Begin
+          </button>
+        </form>
+      )}
+    </main>
+  );
+}
+
+function Sitting({ map, alias }: { map: GuardMap; alias: string }) {
+  const { data, isLoading } = useSumPracticeQuery({ params: {}, query: { map: map.id } });
+  const [seed] = useState(() => Math.floor(Date.now() / 1000) % 1_000_000);
+  // Chosen once: what is answered now does not change the cards of this sitting.
+  const cards = useMemo(
+    () =>
+      isLoading
+        ? undefined
+        : recallCards(map, {
+            date: today(),
+            count: CARDS,
+            history: (data?.recalled ?? []).filter((one) => one.alias === alias),
+            taught: new Set((data?.taught ?? []).map(({ exchange }) => exchange)),
+            seed,
+          }),
+    [map, data, isLoading, alias, seed],
+  );
+  const [answers, setAnswers] = useState<boolean[]>([]);
+  const [picked, setPicked] = useState<string>();
+  const way = useOnTheWay();
+  if (!cards) return <p>…</p>;
+  const card = cards[answers.length - (picked === undefined ? 0 : 1)];
+  if (!card)
+    return (
+      <section aria-live="polite">
+        <h1>
+          {answers.filter(Boolean).length} of {answers.length} right
+        </h1>
+        <p>What was wrong comes back first next time. Knowing it is not yet doing it: see you on the mat.</p>
+        {way.waiting > 0 && <p className="soft">Your answers are kept here until the server is back.</p>}
+      </section>
+    );
+  const pick = (move: string) => {
+    if (picked !== undefined) return;
+    const right = card.choices.some((choice) => choice.move === move && choice.right);
+    setPicked(move);
+    setAnswers([...answers, right]);
+    const { position, move: name } = wordsOf(map, card);
+    void keepRecords([
+      newRecord(
+        { map: map.id, session: `recall-${today()}`, date: today() },
+        { kind: 'recall', exchange: card.exchange, position, move: name, meets: card.meets, alias, right },
+      ),
+    ]);
+  };
+  return (
+    <Question
+      map={map}
+      card={card}
+      number={answers.length + (picked === undefined ? 1 : 0)}
+      count={cards.length}
+      picked={picked}
+      onPick={pick}
+      onNext={() => setPicked(undefined)}
+    />
+  );
+}
+
+function wordsOf(map: GuardMap, card: RecallCard) {
+  const index = indexMap(map);
+  const move = index.move.get(index.exchange.get(card.exchange)!.move)!;
+  return { position: index.position.get(card.position)!.name, move: move.name };
+}
+
+interface QuestionProps {
+  map: GuardMap;
+  card: RecallCard;
+  number: number;
+  count: number;
+  picked: string | undefined;
+  onPick: (move: string) => void;
+  onNext: () => void;
+}
+
+function Question({ map, card, number, count, picked, onPick, onNext }: QuestionProps) {
+  const position = indexMap(map).position.get(card.position)!;
+  const right = card.choices.find((choice) => choice.move === picked)?.right;
+  return (
+    <section aria-label={`Picture ${number} of ${count}`}>
+      <p className="soft">
+        {number} of {count} · {position.name}
+      </p>
+      <div className={styles.picture}>
+        <PositionPicture position={position} width={360} kind="large" always />
+      </div>
+      <h1>
+        Top: <span className="top">{card.meets}</span>
+      </h1>
+      <div className={styles.choices}>
+        {card.choices.map((choice) => (
+          <button
+            key={choice.move}
+            type="button"
+            disabled={picked !== undefined}
+            className={`${styles.choice} ${picked !== undefined && choice.right ? styles.right : ''} ${picked === choice.move && !choice.right ? styles.wrong : ''}`}
+            onClick={() => onPick(choice.move)}
+          >
+            {picked !== undefined && choice.right && <Check aria-label="right" size={20} />}
+            {picked === choice.move && !choice.right && <X aria-label="not this one" size={20} />}
+            {choice.name}
+          </button>
+        ))}
+      </div>
+      {picked !== undefined && (
+        <div role="status" className={styles.why}>
+          <p>
+            <b>{right ? 'Right.' : 'Not this time.'}</b> {card.why}
+          </p>
+          <button type="button" className="btn btn-lg btn-now" onClick={onNext} autoFocus>
+            {number < count ? 'Next' : 'Done'}
+          </button>
+        </div>
+      )}
+    </section>
+  );
+}

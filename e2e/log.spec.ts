@@ -1,0 +1,169 @@
+import type { Practice } from '@aftersquall/core';
+import { expect, test } from './app.ts';
+import { saved } from './http.ts';
+
+test('the next class begins from what was carried over, counted, fading and thinly known', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/club/log?weeks=all`);
+  const box = (name: string) => page.getByRole('region', { name, exact: true });
+  await expect(box('Carried over').getByRole('listitem').first()).toContainText('not reached on');
+  await expect(box('Three faults that matter now').getByRole('listitem').first()).toContainText('in all');
+  await expect(box('Fading').getByRole('listitem').first()).toContainText('% kept, last on');
+  await expect(box('Thin evidence').getByRole('listitem')).toHaveCount(5);
+  await page.getByRole('link', { name: 'Into the term' }).click();
+  await expect(page).toHaveURL(/club\/term/);
+});
+
+test('the guess that proves wrong is seen, and the blend becomes the map’s chance with an undo', async ({
+  page,
+  shipped,
+  request,
+}) => {
+  await page.goto(`${shipped.url}/club/log?part=evidence&weeks=all`);
+  const first = page.getByRole('row').nth(1);
+  await expect(first.getByRole('img')).toHaveAccessibleName(/guess 50 %, tries .* both/);
+  const name = (await first.getByRole('rowheader').innerText()).split('\n')[0]!;
+  const chance = async () => {
+    const { document: map } = await saved(request, shipped.url, 'map/kelpwick');
+    const move = map.moves.find((one) => one.name === name)!;
+    const { chance: now, basis } = map.exchanges.find(
+      (one) => one.move === move.id && one.reaction === 'none',
+    )!;
+    return [now, basis ?? ''] as const;
+  };
+  const [before] = await chance();
+  await first.getByRole('button', { name: /^Take the blend for/ }).click();
+  await expect(first.getByText('taken')).toBeVisible();
+  await expect.poll(async () => (await chance())[1]).toBe('blended');
+  expect((await chance())[0]).toBeLessThan(before - 0.1);
+  // The guess is still the coach's own, and not blended twice.
+  await expect(first).toContainText('50 %');
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect.poll(async () => (await chance())[0]).toBe(before);
+  // All of them at once, as one change.
+  await page.getByRole('button', { name: /^Take the blend for all/ }).click();
+  await expect(page.getByRole('button', { name: 'Take the blend for all 0' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect.poll(async () => (await chance())[0]).toBe(before);
+});
+
+test('faults over the weeks and what fades are seen, and graded in the coach’s words', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/club/log?part=faults&weeks=all`);
+  await expect(page.getByRole('img', { name: /by week/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Taught and fading' }).click();
+  const rows = page.getByRole('row');
+  await expect(rows.nth(1)).toContainText('%');
+  const name = await rows.nth(1).getByRole('rowheader').innerText();
+  await rows.nth(1).getByRole('button', { name: 'sharp' }).click();
+  await expect(rows.nth(1).getByRole('rowheader')).not.toHaveText(name);
+});
+
+test('the record of a class is finished: who was there, what was tried, a note; mistakes are taken back', async ({
+  page,
+  shipped,
+  request,
+}) => {
+  await page.goto(`${shipped.url}/club/log?session=demo-class-20&weeks=all`);
+  const sheet = page.getByRole('region', { name: 'Record of the class' });
+  const counts = async () => {
+    const answer = await request.get(`${shipped.url}/api/practice?map=kelpwick`);
+    const session = ((await answer.json()) as Practice).sessions.find(
+      (one) => one.session === 'demo-class-20',
+    )!;
+    return [session.trials, session.notes.length];
+  };
+  const [trials, notes] = (await counts()) as [number, number];
+  await sheet.getByRole('combobox', { name: 'What was tried' }).fill('scissor');
+  await page.keyboard.press('Enter');
+  await sheet.getByRole('button', { name: 'Worked', exact: true }).click();
+  await expect.poll(counts).toEqual([trials + 1, notes]);
+  await sheet
+    .getByRole('button', { name: /^Take back/ })
+    .first()
+    .click();
+  await expect.poll(counts).toEqual([trials, notes]);
+  await sheet.getByRole('textbox', { name: 'A note on the class' }).fill('good noise');
+  await page.keyboard.press('Enter');
+  await expect.poll(counts).toEqual([trials, notes + 1]);
+  const who = sheet.getByRole('group', { name: 'Who was there' });
+  const gull = who.getByRole('button', { name: 'Gull' });
+  const there = await gull.getAttribute('aria-pressed');
+  await gull.click();
+  await expect(gull).not.toHaveAttribute('aria-pressed', there!);
+});
+
+test('tries come in as CSV once every line is accepted, and are not counted twice', async ({
+  page,
+  shipped,
+  request,
+}) => {
+  await page.goto(`${shipped.url}/club/log?part=evidence&weeks=all`);
+  const total = async () => {
+    const answer = await request.get(`${shipped.url}/api/practice?map=kelpwick`);
+    return ((await answer.json()) as Practice).trials.reduce((sum, { tried }) => sum + tried, 0);
+  };
+  const before = await total();
+  const file = (lines: string[]) => ({
+    name: 'tries.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['date,exchange,worked,resistance', ...lines].join('\n')),
+  });
+  const field = page.getByLabel('Tries from CSV');
+  await field.setInputFiles(
+    file(['2026-11-24,no-such,yes,full', '2026-11-24,join-two--posture-up,maybe,full']),
+  );
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('Line 2: the map has no exchange "no-such"');
+  await expect(dialog).toContainText('Line 3');
+  await expect(dialog.getByRole('button', { name: /^Keep/ })).toBeDisabled();
+  await dialog.getByRole('button', { name: 'Leave it' }).click();
+  expect(await total()).toBe(before);
+  for (let i = 0; i < 2; i++) {
+    await field.setInputFiles(
+      file(['2026-11-24,join-two--posture-up,yes,full', '2026-11-24,join-two--posture-up,no,light']),
+    );
+    await dialog.getByRole('button', { name: 'Keep them' }).click();
+    await expect.poll(total).toBe(before + 2);
+  }
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Tries as CSV' }).click();
+  expect((await download).suggestedFilename()).toBe('tries.csv');
+});
+
+test('athletes are asked ten pictures by an alias; what they answer is knowledge and no evidence', async ({
+  browser,
+  shipped,
+  request,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  await page.goto(`${shipped.url}/recall/kelpwick?group=evening`);
+  await page.getByLabel('What you go by').fill('Gull');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const sums = async () => {
+    const answer = await request.get(`${shipped.url}/api/practice?map=kelpwick`);
+    return (await answer.json()) as Practice;
+  };
+  const trials = JSON.stringify((await sums()).trials);
+  for (let i = 1; i <= 10; i++) {
+    const card = page.getByRole('region', { name: `Picture ${i} of 10` });
+    await expect(card.getByRole('img').first()).toBeVisible();
+    await card.getByRole('button').first().click();
+    await expect(card.getByRole('status')).toContainText(/Right\.|Not this time\./);
+    await card.getByRole('button', { name: i < 10 ? 'Next' : 'Done' }).click();
+  }
+  await expect(page.getByRole('heading', { name: /of 10 right/ })).toBeVisible();
+  await expect.poll(async () => (await sums()).recalled.reduce((sum, { asked }) => sum + asked, 0)).toBe(10);
+  expect(JSON.stringify((await sums()).trials)).toBe(trials);
+  await context.close();
+});
+
+test('an empty log says how it is filled', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/club/log`);
+  await expect(page.getByText('Nothing was recorded in this period.')).toBeVisible();
+});
