@@ -23,6 +23,8 @@ const PLACES = [
   'club/classes/tuesday',
   'club/mat',
   'club/mat/tuesday',
+  'club/log',
+  'recall/kelpwick',
 ];
 
 for (const place of PLACES) {
@@ -38,6 +40,35 @@ for (const place of PLACES) {
     expect(await seriousTrouble(page, ['color-contrast'])).toEqual([]);
   });
 }
+
+test('nothing serious stands in anybody’s way in the log', async ({ page, shipped }) => {
+  for (const part of ['next', 'evidence', 'faults', 'kept', 'recall']) {
+    await page.goto(`${shipped.url}/club/log?part=${part}&weeks=all`);
+    const said = page.getByText(/Carried over|Take the blend|memory model|Ten pictures/);
+    await expect(said.or(page.getByRole('img', { name: /by week/ })).first()).toBeAttached();
+    expect(await seriousTrouble(page)).toEqual([]);
+  }
+});
+
+test('nothing serious stands in anybody’s way in a record and on the mat while it is counted', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/club/log?session=demo-class-20&weeks=all`);
+  await expect(page.getByRole('region', { name: 'Record of the class' }).getByText('Faults')).toBeVisible();
+  expect(await seriousTrouble(page)).toEqual([]);
+  await page.goto(`${shipped.url}/club/mat/tuesday`);
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.getByRole('button', { name: 'Count what is seen' }).click();
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page
+    .getByRole('group', { name: 'Go to' })
+    .getByRole('button', { name: /^Set up/ })
+    .first()
+    .click();
+  await expect(page.getByRole('region', { name: 'Count what is seen' })).toBeVisible();
+  expect(await seriousTrouble(page)).toEqual([]);
+});
 
 test('nothing serious stands in anybody’s way in a lesson', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/club/classes/tuesday`);

@@ -163,6 +163,49 @@ test('athletes are asked ten pictures by an alias; what they answer is knowledge
   await context.close();
 });
 
+test('a whole turn: a class is run, logged and blended, and the map is weighed on what was seen', async ({
+  page,
+  shipped,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
+  await page.goto(`${shipped.url}/club/mat/tuesday`);
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page
+    .getByRole('group', { name: 'Go to' })
+    .getByRole('button', { name: /^Set up/ })
+    .first()
+    .click();
+  await page.keyboard.press('c');
+  const counting = page.getByRole('region', { name: 'Count what is seen' });
+  for (let i = 0; i < 3; i++)
+    await counting.getByRole('button', { name: 'Not', exact: false }).last().click();
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page.getByRole('button', { name: 'End the class here' }).click();
+  await page.getByRole('link', { name: 'Finish the record in the Log' }).click();
+  const sheet = page.getByRole('region', { name: 'Record of the class' });
+  await expect(sheet.getByText('not', { exact: true })).toHaveCount(3);
+  await expect(sheet.getByText('not reached').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Evidence' }).click();
+  await page.getByRole('button', { name: /^Take the blend for all/ }).click();
+  await expect(page.getByRole('button', { name: 'Take the blend for all 0' })).toBeDisabled();
+  // Weighed on the coach's own guesses it is worth something else than on what was seen.
+  await page.goto(`${shipped.url}/map/kelpwick/weigh`);
+  const values = page.getByRole('region', { name: 'Values' });
+  await expect(values).toBeVisible();
+  const worth = () => values.innerText();
+  const seen = await worth();
+  await page.getByLabel('On whose figures').selectOption('coach');
+  await expect(page).toHaveURL(/figures=coach/);
+  await expect.poll(worth).not.toBe(seen);
+  // And the next class begins from what was not reached.
+  await page.goto(`${shipped.url}/club/log`);
+  await expect(
+    page.getByRole('region', { name: 'Carried over' }).getByRole('listitem').first(),
+  ).toBeVisible();
+});
+
 test('an empty log says how it is filled', async ({ page, demo }) => {
   await page.goto(`${demo.url}/club/log`);
   await expect(page.getByText('Nothing was recorded in this period.')).toBeVisible();

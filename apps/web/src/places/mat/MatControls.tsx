@@ -53,7 +53,13 @@ export function MatControls({ plan, run, counting, onCounting }: Props) {
               {block.title}
             </button>
           ))}
-          <button type="button" onClick={run.end}>
+          <button
+            type="button"
+            onClick={() => {
+              run.end();
+              setJumping(false);
+            }}
+          >
             <Square aria-hidden /> End the class here
           </button>
         </div>

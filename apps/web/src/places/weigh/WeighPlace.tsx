@@ -3,11 +3,13 @@ import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { SelectField } from '../../components/fields/SelectField.tsx';
 import { LevelChoice } from '../../components/LevelChoice.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { selectMap } from '../../store/openMap.ts';
+import { useFigures } from '../../store/records/useFigures.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useWeighing } from '../../workers/useWeighing.ts';
@@ -29,19 +31,21 @@ export function WeighPlace() {
   const map = useAppSelector(selectMap)!;
   useEditedDocument('map', map.id);
   const [params, set] = useAddress();
+  const figures = params.get('figures');
+  const figured = useFigures(map, figures);
   const asked = useWhatIf(map);
   const { question, other, whatIf } = asked;
   const {
     weighing,
-    weighedMap = map,
+    weighedMap = figured,
     stale,
     stopped,
     progress,
     stop,
     again,
     ...found
-  } = useWeighing(map, question.options);
-  const beside = useWeighing(map, other?.question.options);
+  } = useWeighing(figured, question.options);
+  const beside = useWeighing(figured, other?.question.options);
   const comparison =
     other && beside.weighing && !beside.stale ? { name: other.name, weighing: beside.weighing } : undefined;
   const trouble = question.trouble ?? found.trouble;
@@ -73,6 +77,18 @@ export function WeighPlace() {
         <RulesChoice inBar />
         <LevelChoice />
         <ScenarioBar map={map} asked={asked} />
+        <SelectField
+          label="On whose figures"
+          hideLabel
+          value={figures ?? ''}
+          choices={[
+            { value: '', name: 'the map’s figures' },
+            { value: 'coach', name: 'the coach’s guesses' },
+            { value: 'logged', name: 'what the log says' },
+            { value: 'blended', name: 'guess and log' },
+          ]}
+          onChange={(value) => set({ figures: value })}
+        />
         <span className="push" />
         <SaveState />
         <TakeAlong map={map} whatIf={whatIf} />
