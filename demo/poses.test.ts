@@ -9,6 +9,7 @@ import {
   parseMapFile,
   poseKey,
   poseMeasures,
+  solveFrom,
   solvePose,
 } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
@@ -77,6 +78,21 @@ describe('the poses that ship', () => {
       const found = [own[2], headOf(record, 0)[2], top[2], headOf(record, 1)[2], apart];
       for (const [i, value] of found.entries())
         expect(Math.abs(value - golden[i]!), `${id}, ${i}`).toBeLessThan(0.03);
+    }
+  });
+
+  it('are found from near by as well: a change answers before all is looked at, on either side', () => {
+    const change = (position: Position): Position => ({
+      ...position,
+      signs: { ...position.signs, 'top.posture': 'upright' },
+    });
+    for (const position of positions.filter((_, i) => i % 37 === 5)) {
+      for (const one of [position, mirror('position', position)]) {
+        const warm = solveFrom(change(one), { position: one, record: recordOf(position) });
+        const cold = solvePose(change(one));
+        // Without looking elsewhere it may miss the best, but it is a pose of the same kind.
+        expect(warm.energy, position.id).toBeLessThan(cold.energy * 2 + 20);
+      }
     }
   });
 

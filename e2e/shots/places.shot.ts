@@ -105,6 +105,7 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
 
   await page.goto(`${shipped.url}/map/kelpwick/balance?move=scissor`);
   await expect(page.getByRole('group', { name: 'Top from above on the mat' })).toBeVisible();
+  await pictured(page);
   await page.screenshot(shot('balance'));
 
   await page.goto(`${shipped.url}/club/classes/tuesday`);
@@ -118,4 +119,11 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await expect(page.getByText('Partner A on the bottom')).toBeVisible();
   await pictured(page);
   await page.screenshot(shot('mat'));
+
+  await page.goto(`${shipped.url}/club/log?weeks=all`);
+  await expect(page.getByRole('region', { name: 'Fading' }).getByRole('listitem').first()).toBeVisible();
+  await page.screenshot(shot('log'));
+  await page.goto(`${shipped.url}/club/log?part=evidence&weeks=all`);
+  await expect(page.getByRole('button', { name: /^Take the blend for all/ })).toBeVisible();
+  await page.screenshot(shot('log-evidence'));
 });

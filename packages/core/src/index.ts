@@ -271,6 +271,7 @@ export {
   type PosePicture,
   poseKey,
   poseMeasures,
+  solveFrom,
   solvePose,
 } from './pose/poseRecord.ts';
 export type { View } from './pose/view.ts';

@@ -96,6 +96,9 @@ export function usePicture(position: Position, { kind, view, off = false }: Want
     listeners.set(name, own.add(tell));
     if (own.size === 1) {
       const work = async (worker: Remote<Poser>) => {
+        // Of what is being worked on a first picture comes at once, the right one a moment later.
+        const first = kind === 'large' ? await worker.firstPicture(position, PICTURE[kind], view) : undefined;
+        if (first) for (const listener of listeners.get(name) ?? []) listener(first);
         // A turned picture is looked at once: only those of the usual view are kept.
         const made = await worker.picture(position, PICTURE[kind], view, view ? undefined : name);
         drawn.set(name, made);

@@ -10,6 +10,7 @@ import {
   type Position,
   poseKey,
   ROUTES,
+  solveFrom,
   solvePose,
   type View,
 } from '@aftersquall/core';
@@ -45,16 +46,33 @@ async function ask<T>(route: 'findPoses' | 'keepPoses', body: unknown): Promise<
   }
 }
 
+/** How each position was posed last: where its next pose begins while it is being changed. */
+const last = new Map<string, { position: Position; record: PoseRecord }>();
+
+/** A pose that is known, on this device or on the server. */
+async function knownPose(key: string): Promise<{ own?: PoseRecord; found?: PoseRecord; there: boolean }> {
+  const own = await (await opened)?.get('records', key);
+  if (own) return { own, there: true };
+  const answer = await ask<{ poses: Record<string, PoseRecord> }>('findPoses', { keys: [key] });
+  const found = answer?.poses[key];
+  return { ...(found && { found }), there: answer !== undefined };
+}
+
 /** A pose from this device, from the server, or solved now and kept in both. */
 async function recordOf(position: Position): Promise<PoseRecord> {
+  const record = await keptOrSolved(position);
+  last.set(position.id, { position, record });
+  return record;
+}
+
+async function keptOrSolved(position: Position): Promise<PoseRecord> {
   const key = poseKey(position);
-  const database = await opened;
-  const own = await database?.get('records', key);
+  const { own, found, there } = await knownPose(key);
   if (own) return own;
-  const found = await ask<{ poses: Record<string, PoseRecord> }>('findPoses', { keys: [key] });
-  const record = found?.poses[key] ?? solvePose(position);
+  const record = found ?? solvePose(position);
+  const database = await opened;
   await database?.put('records', record, key);
-  if (found && !found.poses[key]) void ask('keepPoses', { poses: { [key]: record } });
+  if (there && !found) void ask('keepPoses', { poses: { [key]: record } });
   return record;
 }
 
@@ -80,6 +98,20 @@ const poser = {
     const picture = drawPose(position, await recordOf(position), { ...size, view });
     if (name) await database?.put('pictures', picture, name);
     return picture;
+  },
+
+  /** A first picture while a position is being changed, from how it was posed last; nothing where it is known or new. */
+  async firstPicture(
+    position: Position,
+    size: PictureSize,
+    view: View | undefined,
+  ): Promise<PosePicture | undefined> {
+    const before = last.get(position.id);
+    const key = poseKey(position);
+    if (!before || poseKey(before.position) === key) return undefined;
+    const { own, found } = await knownPose(key);
+    if (own || found) return undefined;
+    return drawPose(position, solveFrom(position, before), { ...size, view });
   },
 
   /** A movement between two positions as pictures that follow one another. */

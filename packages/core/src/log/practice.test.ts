@@ -249,6 +249,8 @@ describe('a run', () => {
     expect(clockAt(mark, 10_000)).toBe(-5);
     expect(clockAt(mark, 18_000)).toBe(3);
     expect(clockAt({ ...mark, running: false }, 99_000)).toBe(-5);
+    // A device whose clock is set back stands until its time comes again.
+    expect(clockAt(mark, 4_000)).toBe(-5);
     expect(ranBlocks(run, [mark], 18_000)).toEqual(new Map([[0, 3]]));
   });
 });

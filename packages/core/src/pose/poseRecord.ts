@@ -80,6 +80,22 @@ export function solvePose(position: Pictured, request: PoseRequest = {}): PoseRe
   };
 }
 
+/** A position with its kept pose. */
+interface Posed {
+  position: Pictured;
+  record: PoseRecord;
+}
+
+/**
+ * A first answer for a position that is a little different from one that is posed already, in a fraction of the time: solved
+ * from there, without looking elsewhere. What is kept is solved from nothing, so that it hangs on the position alone.
+ */
+export function solveFrom(position: Pictured, before: Posed): PoseRecord {
+  const start = poseStart(before.record);
+  const turned = canonicalSide(before.position).mirrored !== canonicalSide(position).mirrored;
+  return solvePose(position, { start: turned ? mirrorPose(start) : start, kicks: 0 });
+}
+
 /** A kept pose as the state of two bodies, on the side it was solved: to draw it, or to begin another one from. */
 export const poseStart = ({ bottom, top }: PoseRecord): PairState => {
   const body = ({ place, turn, angles }: PoseRecord['top']) => ({
@@ -142,22 +158,11 @@ export function poseMeasures(
   };
 }
 
-/** What a movement from one position to another begins and ends with. */
-interface PoseEnd {
-  position: Pictured;
-  record: PoseRecord;
-}
-
 /**
  * A movement between two positions as pictures that follow one another, seen from one place, in one frame.
  * @param count of pictures, both ends included; at least 2
  */
-export function drawBetween(
-  from: PoseEnd,
-  to: PoseEnd,
-  count: number,
-  options: DrawOptions = {},
-): PosePicture[] {
+export function drawBetween(from: Posed, to: Posed, count: number, options: DrawOptions = {}): PosePicture[] {
   const view = viewOf(from.position, from.record);
   const [start, end] = [from, to].map(({ position, record }) => {
     const { mirrored } = canonicalSide(position);
