@@ -24,8 +24,9 @@ self.addEventListener('install', (event) => {
 self.addEventListener('activate', (event) => {
   event.waitUntil(
     (async () => {
-      for (const name of await caches.keys())
-        if (name.startsWith('shell-') && name !== SHELL) await caches.delete(name);
+      // The shell before this one stays: a page that is still open may fetch its parts from it.
+      const shells = (await caches.keys()).filter((name) => name.startsWith('shell-')).sort();
+      for (const name of shells.slice(0, -2)) await caches.delete(name);
       await self.clients.claim();
     })(),
   );
@@ -54,9 +55,9 @@ self.addEventListener('fetch', (event) => {
   const page = request.mode === 'navigate';
   event.respondWith(
     (async () => {
-      const cache = await caches.open(SHELL);
       // The page itself from the kept shell: it is on the screen before the server has answered.
-      return (await cache.match(page ? '/' : request)) ?? fetch(request);
+      const kept = page ? await (await caches.open(SHELL)).match('/') : await caches.match(request);
+      return kept ?? fetch(request);
     })(),
   );
 });

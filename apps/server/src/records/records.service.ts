@@ -80,7 +80,8 @@ export class RecordsService {
     return this.queue.read(async (manager) => {
       const few: PracticeRecord[] = [];
       for (const kind of FEW) {
-        const { sql, values } = whereOf(filter, kind);
+        // What blends began from is asked of all time.
+        const { sql, values } = whereOf(kind === 'blend' ? { map: filter.map } : filter, kind);
         const rows: { body: string }[] = await manager.query(
           `SELECT body FROM record WHERE ${sql} ORDER BY seq`,
           values,

@@ -122,6 +122,14 @@ describe('evidence against guess', () => {
     ];
     const [again] = evidenceOf(blended as typeof map, practiceOf(kept, filter));
     expect(again!.guess).toBe(exchange.chance);
+    const [later] = evidenceOf(
+      blended as typeof map,
+      practiceOf([...kept, ...trials(1, 1).map((one) => ({ ...one, date: '2026-12-01' }))], {
+        ...filter,
+        from: '2026-11-30',
+      }),
+    );
+    expect(later!.guess).toBe(exchange.chance);
     expect(again!.blend.mean).toBeCloseTo(rows[0]!.blend.mean, 12);
   });
 

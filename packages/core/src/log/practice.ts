@@ -44,7 +44,8 @@ const last = <T>(list: readonly T[]): T => list.at(-1)!;
 export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilter): Practice {
   const within = ({ map, date }: PracticeRecord): boolean =>
     map === filter.map && (!filter.from || date >= filter.from) && (!filter.to || date <= filter.to);
-  const valid = standing(all).filter(within).sort(byTime);
+  const stands = standing(all).filter(({ map }) => map === filter.map);
+  const valid = stands.filter(within).sort(byTime);
   const ofClass = new Set(
     recordsOf(valid, 'session')
       .filter((session) => session.class === filter.class)
@@ -139,6 +140,11 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
         ),
       };
     }),
-    guesses: Object.fromEntries(recordsOf(records, 'blend').map(({ exchange, guess }) => [exchange, guess])),
+    // Of all time: what a blend began from does not hang on the days that are looked at.
+    guesses: Object.fromEntries(
+      recordsOf(stands, 'blend')
+        .sort(byTime)
+        .map(({ exchange, guess }) => [exchange, guess]),
+    ),
   };
 }

@@ -1,4 +1,4 @@
-import { addressOf, type PracticeFilter, ROUTES } from '@aftersquall/core';
+import { addressOf, indexMap, type Practice, type PracticeFilter, ROUTES } from '@aftersquall/core';
 import { format, subWeeks } from 'date-fns';
 import { FileDown } from 'lucide-react';
 import { useMemo } from 'react';
@@ -46,14 +46,16 @@ export function LogPlace() {
     params.get('athlete') ?? '',
     params.get('system') ?? '',
   ];
+  const ofClass = params.get('class') ?? '';
   const filter = useMemo((): PracticeFilter => {
     const since = WEEKS[weeks];
     return {
       map: map.id,
       ...(since && { from: format(subWeeks(new Date(), since), 'yyyy-MM-dd') }),
       ...(athlete && { athlete }),
+      ...(ofClass && { class: ofClass }),
     };
-  }, [map.id, weeks, athlete]);
+  }, [map.id, weeks, athlete, ofClass]);
   const { data, error, refetch } = useSumPracticeQuery(
     { params: {}, query: filter },
     { refetchOnMountOrArgChange: true },
@@ -61,11 +63,17 @@ export function LogPlace() {
   const way = useOnTheWay();
   const practice = useMemo(() => {
     if (!data || !system) return data;
-    const inside = new Set(
+    const index = indexMap(map);
+    /** By the exchange where the map still has it, else by the name its position had. */
+    const named = new Set(
       map.positions.filter(({ systems }) => systems.includes(system)).map(({ name }) => name),
     );
-    const of = <T extends { position: string }>(list: T[]) =>
-      list.filter(({ position }) => inside.has(position));
+    const inside = ({ exchange, position }: { exchange: string; position: string }): boolean => {
+      const move = index.move.get(index.exchange.get(exchange)?.move ?? '');
+      const from = move && index.position.get(move.position);
+      return from ? from.systems.includes(system) : named.has(position);
+    };
+    const of = <T extends { exchange: string; position: string }>(list: T[]) => list.filter(inside);
     return {
       ...data,
       trials: of(data.trials),
@@ -73,7 +81,7 @@ export function LogPlace() {
       missed: of(data.missed),
       grades: of(data.grades),
     };
-  }, [data, system, map.positions]);
+  }, [data, system, map]);
   const date = today();
   const shared = practice && { map, practice, date, again: () => void refetch() };
   return (
@@ -111,6 +119,12 @@ export function LogPlace() {
               ...map.systems.map(({ id, name }) => ({ value: id, name })),
             ]}
             onChange={(value) => set({ system: value })}
+          />
+          <SelectField
+            label="Class"
+            value={ofClass}
+            choices={[{ value: '', name: 'every class' }, ...classesOf(practice?.sessions ?? [])]}
+            onChange={(value) => set({ class: value })}
           />
           <SelectField
             label="Athlete"
@@ -166,4 +180,10 @@ export function LogPlace() {
       </div>
     </>
   );
+}
+
+/** The classes of a plan that were held, each once, by their latest name. */
+function classesOf(sessions: Practice['sessions']): { value: string; name: string }[] {
+  const names = new Map(sessions.flatMap(({ class: id, name }) => (id ? [[id, name] as const] : [])));
+  return [...names].map(([value, name]) => ({ value, name }));
 }

@@ -45,7 +45,8 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
   const saveChance = (text: string) => {
     const percent = readNumber(text.replace('%', ''));
     if (percent === undefined || !(percent >= 0 && percent <= 100)) return 'Give a chance from 0 to 100 %.';
-    return save({ chance: percent / 100 });
+    // What the coach types is the coach's, also where a blend stood.
+    return save({ chance: percent / 100, ...(exchange.basis && { basis: 'coach' as const }) });
   };
   return (
     <>
