@@ -104,6 +104,16 @@ describe('the poses that ship', () => {
     expect(within(0.05)).toBeGreaterThan(0.93);
   });
 
+  it('say why where they are uncertain: the hold that is furthest off, or that all are met', () => {
+    for (const position of positions) {
+      const { uncertain, worst } = drawPose(position, recordOf(position), { width: 60, height: 45 });
+      const distances = recordOf(position).holds.map(({ distance }) => distance);
+      if (!uncertain) expect(worst).toBeUndefined();
+      else if (worst) expect(worst.distance).toBe(Math.max(...distances));
+      else expect(Math.max(0, ...distances)).toBeLessThanOrEqual(0.02);
+    }
+  });
+
   it('are certain for most positions; the rest say that they are not', () => {
     const uncertain = positions.filter((position) => recordOf(position).energy > 40);
     for (const position of uncertain) expect(drawPose(position, recordOf(position)).uncertain).toBe(true);

@@ -21,6 +21,9 @@ test('a sweep is opened from Read with stance, holds and direction set, and judg
   // The bodies of the sweep, turned with the push.
   const bodies = answer.getByRole('figure', { name: 'Both bodies, the push going right' });
   const shape = () => bodies.locator('svg:not(.limb-glyph) path').nth(1).getAttribute('d');
+  // A first picture may stand there for a moment.
+  await shape();
+  await expect(bodies.locator('svg[aria-busy]')).toHaveCount(0);
   const seen = await shape();
   await page.getByRole('slider', { name: 'Direction of the push, in degrees' }).fill('90');
   await expect.poll(shape).not.toBe(seen);

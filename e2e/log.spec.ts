@@ -206,6 +206,21 @@ test('a whole turn: a class is run, logged and blended, and the map is weighed o
   ).toBeVisible();
 });
 
+test('what an opponent does is counted from the log', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/map/kelpwick/weigh?at=collar-sleeve-standing&see=opponent`);
+  await page.getByLabel('What-if', { exact: true }).selectOption('Marten again');
+  await page
+    .getByRole('button', { name: /^As logged \(\d+ seen\)/ })
+    .first()
+    .click();
+  const form = page.getByRole('form').filter({ hasText: 'As logged' }).first();
+  const typed = await form
+    .getByRole('spinbutton')
+    .evaluateAll((fields) => fields.map((field) => Number((field as HTMLInputElement).value)));
+  const said = Number(/\((\d+) seen\)/.exec(await form.innerText())![1]);
+  expect(typed.reduce((sum, count) => sum + count, 0)).toBe(said);
+});
+
 test('an empty log says how it is filled', async ({ page, demo }) => {
   await page.goto(`${demo.url}/club/log`);
   await expect(page.getByText('Nothing was recorded in this period.')).toBeVisible();

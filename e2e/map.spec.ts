@@ -114,6 +114,11 @@ test('one system at a time, and the first cards within reach', async ({ page, de
 
 test('what fails is drawn, steps back when asked, and is lit with its card', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick?system=collar-and-sleeve`);
+  // The cards stand where they will stay.
+  await expect(page.getByRole('group', { name: 'Chart of the guard systems' })).toHaveAttribute(
+    'aria-busy',
+    'false',
+  );
   const failing = page.locator('path.edge', { has: page.locator('title', { hasText: 'failing' }) });
   await expect(failing.first()).toBeAttached();
   const shownAt = () => failing.evaluateAll((lines) => lines.map((line) => getComputedStyle(line).opacity));

@@ -163,6 +163,7 @@ export { type FaultTrend, faultTrends, weeksBetween } from './log/faultTrend.ts'
 export { type NextClass, nextClass } from './log/nextClass.ts';
 export { practiceOf, weekOf } from './log/practice.ts';
 export { type ClockMark, clockAt, ranBlocks } from './log/ranBlocks.ts';
+export { reactionsSeen } from './log/reactionsSeen.ts';
 export { type RecallCard, recallCards } from './log/recall.ts';
 export { printTrials, type ReadTrials, readTrials } from './log/trialsCsv.ts';
 export { wilsonInterval } from './log/wilsonInterval.ts';

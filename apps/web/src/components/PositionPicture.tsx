@@ -1,6 +1,6 @@
-import { type PosePicture, type Position, pictureWords, type View, wordContext } from '@aftersquall/core';
+import { type Position, pictureWords, type View, wordContext } from '@aftersquall/core';
 import { useEffect, useRef, useState } from 'react';
-import { PICTURE, type PictureKind, usePicture } from '../workers/pictures.ts';
+import { PICTURE, type PictureKind, type ShownPicture, usePicture } from '../workers/pictures.ts';
 import { LimbGlyph } from './LimbGlyph.tsx';
 import styles from './positionPicture.module.scss';
 
@@ -67,7 +67,7 @@ export function PositionPicture({
 const LEGIBLE = 300;
 
 interface DrawingProps {
-  picture: PosePicture;
+  picture: ShownPicture;
   words: string;
   /** Contacts shown; all where nothing is said. */
   shown?: readonly string[] | undefined;
@@ -83,6 +83,7 @@ export function Drawing({ picture, words, shown, pointed, onPoint }: DrawingProp
       className={styles.drawing}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
+      aria-busy={picture.first}
       aria-label={`${words}${uncertain ? ' The picture is uncertain.' : ''}`}
     >
       {paths.map(({ layer, who, d }) => (

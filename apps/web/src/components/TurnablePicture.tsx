@@ -1,4 +1,11 @@
-import { holdWords, type Position, pictureWords, type View, wordContext } from '@aftersquall/core';
+import {
+  holdWords,
+  type PosePicture,
+  type Position,
+  pictureWords,
+  type View,
+  wordContext,
+} from '@aftersquall/core';
 import { RotateCcw } from 'lucide-react';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { PICTURE, usePicture } from '../workers/pictures.ts';
@@ -138,9 +145,16 @@ export function TurnablePicture(props: Props) {
       {said && <p className={styles.said}>{said}</p>}
       <small className="soft">
         A sketch computed from the holds, not a photograph of technique.
-        {usual?.uncertain &&
-          ' This one is uncertain: the holds leave it open, or ask for more than bodies give.'}
+        {usual?.uncertain && ` This one is uncertain: ${whyUncertain(position, usual)}.`}
       </small>
     </div>
   );
+}
+
+/** What it is that cannot be had, in words. */
+function whyUncertain(position: Position, { worst }: PosePicture): string {
+  const hold = worst && [...position.holds, ...position.topHolds].find(({ id }) => id === worst.id);
+  if (!hold) return 'every hold is met, but only with limbs bent and bodies pressed to their limits';
+  const by = position.holds.includes(hold) ? 'own' : 'top';
+  return `“${holdWords(hold, wordContext(position), by)}” is ${Math.round(worst.distance * 100)} cm off`;
 }

@@ -17,6 +17,11 @@ export const PICTURE = {
 } as const satisfies Record<string, PictureSize>;
 export type PictureKind = keyof typeof PICTURE;
 
+/** A picture as it is shown: the first one of something that is being changed is soon replaced. */
+export interface ShownPicture extends PosePicture {
+  first?: boolean;
+}
+
 interface Asked {
   name: string;
   work: (worker: Remote<Poser>) => Promise<void>;
@@ -24,7 +29,7 @@ interface Asked {
 
 /** Pictures of this screen, those that are being waited for, and those that wait to be drawn: what was asked last comes first. */
 const drawn = new Map<string, PosePicture>();
-const listeners = new Map<string, Set<(picture: PosePicture) => void>>();
+const listeners = new Map<string, Set<(picture: ShownPicture) => void>>();
 const waiting: Asked[] = [];
 const MOST_WORKERS = 2;
 const idle: Remote<Poser>[] = [];
@@ -80,13 +85,16 @@ interface Wanted {
 }
 
 /** The picture of a position once it is drawn; while it is turned, the last one stays until the next is there. */
-export function usePicture(position: Position, { kind, view, off = false }: Wanted): PosePicture | undefined {
+export function usePicture(
+  position: Position,
+  { kind, view, off = false }: Wanted,
+): ShownPicture | undefined {
   const name = nameOf(position, kind, view);
   const subject = subjectOf(position, kind);
-  const [shown, setShown] = useState<{ subject: string; picture: PosePicture }>();
+  const [shown, setShown] = useState<{ subject: string; picture: ShownPicture }>();
   useEffect(() => {
     if (off) return;
-    const tell = (picture: PosePicture) => setShown({ subject, picture });
+    const tell = (picture: ShownPicture) => setShown({ subject, picture });
     const known = drawn.get(name);
     if (known) {
       tell(known);
@@ -98,7 +106,7 @@ export function usePicture(position: Position, { kind, view, off = false }: Want
       const work = async (worker: Remote<Poser>) => {
         // Of what is being worked on a first picture comes at once, the right one a moment later.
         const first = kind === 'large' ? await worker.firstPicture(position, PICTURE[kind], view) : undefined;
-        if (first) for (const listener of listeners.get(name) ?? []) listener(first);
+        if (first) for (const listener of listeners.get(name) ?? []) listener({ ...first, first: true });
         // A turned picture is looked at once: only those of the usual view are kept.
         const made = await worker.picture(position, PICTURE[kind], view, view ? undefined : name);
         drawn.set(name, made);

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { applyCommand } from '../documents/applyCommand.ts';
 import { parseMapFile } from '../formats/mapFile.ts';
 import { practised, retained } from '../lesson/memory.ts';
+import { reactionKey } from '../model/reaction.ts';
 import { practiceRecords, recordMade } from '../test/practiceRecords.ts';
 import { evidenceOf, mapOn, takeBlend } from './evidence.ts';
 import { fadingOf } from './fading.ts';
@@ -11,6 +12,7 @@ import { faultTrends, weeksBetween } from './faultTrend.ts';
 import { nextClass } from './nextClass.ts';
 import { practiceOf, weekOf } from './practice.ts';
 import { clockAt, ranBlocks } from './ranBlocks.ts';
+import { reactionsSeen } from './reactionsSeen.ts';
 
 const map = parseMapFile(
   readFileSync(new URL('../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
@@ -141,6 +143,32 @@ describe('evidence against guess', () => {
     expect(on('logged')).toBe(0.75);
     expect(on('blended')).toBeCloseTo((exchange.chance * 6 + 9) / 18, 12);
     expect(mapOn(map, practiceOf([], filter), 'blended')).toEqual(map);
+  });
+});
+
+describe('what top was seen to do', () => {
+  it('is counted look by look, from everything that was tried there', () => {
+    const met = map.exchanges.filter(({ reaction }) => reaction !== 'none');
+    const moveOf = (id: string) => map.moves.find((one) => one.id === id)!;
+    const look = moveOf(met[0]!.move).look;
+    const there = met.filter(({ move }) => moveOf(move).look === look);
+    const records = met.map(({ id }, i) =>
+      recordMade({
+        kind: 'trial',
+        exchange: id,
+        position: 'P',
+        move: 'M',
+        meets: 'R',
+        worked: i % 2 === 0,
+        resistance: 'light',
+        count: 2,
+      }),
+    );
+    const seen = reactionsSeen(map, practiceOf(records, filter), look);
+    expect([...seen.values()].reduce((sum, count) => sum + count, 0)).toBe(2 * there.length);
+    expect([...seen.keys()].sort()).toEqual(
+      [...new Set(there.map(({ reaction }) => reactionKey(reaction)))].sort(),
+    );
   });
 });
 

@@ -121,6 +121,18 @@ function sceneOf(position: Pictured, record: PoseRecord, builds: Builds = AVERAG
 export interface PosePicture extends DrawnBodies {
   view: View;
   uncertain: boolean;
+  /** Of an uncertain one: the hold that is met least, by its id, and how far off it is, metres; none where all are met. */
+  worst?: { id: string; distance: number } | undefined;
+}
+
+/** A hold this far off is not met, metres. */
+const OFF = 0.02;
+
+function worstHold(position: Pictured, { holds }: PoseRecord): PosePicture['worst'] {
+  const off = posedHolds(position)
+    .map(({ hold }, i) => ({ id: hold.id, distance: holds[i]?.distance ?? 0 }))
+    .sort((a, b) => b.distance - a.distance)[0];
+  return off && off.distance > OFF ? off : undefined;
 }
 
 /** Where a kept pose is looked at from: as the position says, else where most is seen. */
@@ -142,7 +154,13 @@ export function drawPose(
 ): PosePicture {
   const scene = sceneOf(position, record, builds);
   const view = wanted ?? viewOf(position, record, scene);
-  return { ...drawBodies(scene, view, options), view, uncertain: record.energy > UNCERTAIN };
+  const uncertain = record.energy > UNCERTAIN;
+  return {
+    ...drawBodies(scene, view, options),
+    view,
+    uncertain,
+    ...(uncertain && { worst: worstHold(position, record) }),
+  };
 }
 
 /** How deep a kept pose sinks into the mat and into itself, metres. */

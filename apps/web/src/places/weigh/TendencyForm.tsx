@@ -7,10 +7,12 @@ import {
   type Position,
   reactionKey,
   reactionName,
+  reactionsSeen,
   type Tendency,
 } from '@aftersquall/core';
 import { type FormEvent, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { useSumPracticeQuery } from '../../store/api.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { type Entry, sharesOf, type Unit } from './sharesOf.ts';
@@ -58,6 +60,13 @@ function LookForm({ map, opponent, position, look }: LookProps) {
       return { ref: bareRef(ref), text: share === undefined ? '' : String(asTyped(share, tendency?.seen)) };
     }),
   );
+  const { data: practice } = useSumPracticeQuery({ params: {}, query: { map: map.id } });
+  const seen = practice && reactionsSeen(map, practice, look.id);
+  const listed = entries.reduce((sum, { ref }) => sum + (seen?.get(reactionKey(ref)) ?? 0), 0);
+  const takeSeen = () => {
+    setUnit('counts');
+    setEntries(entries.map(({ ref }) => ({ ref, text: String(seen?.get(reactionKey(ref)) ?? 0) })));
+  };
   const read = sharesOf(entries, unit);
   const keep = (reactions: Tendency['reactions'] | undefined, seen?: number) => {
     const others = opponent.tendencies.filter((one) => one.position !== position || one.look !== look.id);
@@ -109,6 +118,11 @@ function LookForm({ map, opponent, position, look }: LookProps) {
         {read.scaled && (
           <button type="button" className="btn btn-sm btn-plain" onClick={() => keep(read.scaled)}>
             Scale to 100 %
+          </button>
+        )}
+        {listed > 0 && (
+          <button type="button" className="btn btn-sm btn-plain" onClick={takeSeen}>
+            As logged ({listed} seen)
           </button>
         )}
         {tendency && (
