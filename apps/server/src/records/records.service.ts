@@ -25,17 +25,20 @@ interface Where {
 
 /** The records that a filter leaves. */
 function whereOf({ map, from, to, class: of, athlete }: PracticeFilter, kind: string): Where {
-  const parts: [string, unknown][] = [
+  const parts: [string, ...unknown[]][] = [
     ['map = ?', map],
     ['kind = ?', kind],
   ];
   if (from) parts.push(['date >= ?', from]);
   if (to) parts.push(['date <= ?', to]);
-  if (of) parts.push(["session IN (SELECT session FROM record WHERE kind = 'session' AND class = ?)", of]);
+  if (of) {
+    const { sql, values } = whereOf({ map, from, to }, 'session');
+    parts.push([`session IN (SELECT session FROM record WHERE class = ? AND ${sql})`, of, ...values]);
+  }
   if (athlete && kind === 'trial') parts.push(['athlete = ?', athlete]);
   return {
     sql: `${parts.map(([sql]) => sql).join(' AND ')} AND ${STANDS}`,
-    values: parts.map(([, value]) => value),
+    values: parts.flatMap(([, ...values]) => values),
   };
 }
 

@@ -91,7 +91,7 @@ describe('records of practice', () => {
           }
         },
       ),
-      { numRuns: 15 },
+      { numRuns: 25 },
     );
   });
 
