@@ -126,12 +126,10 @@ test('what fails is drawn, steps back when asked, and is lit with its card', asy
   await page.getByRole('button', { name: 'Filters, 0 in use' }).click();
   await page.getByLabel('What fails, in the currents').selectOption('faded');
   await page.keyboard.press('Escape');
-  const after = await shownAt();
-  expect(after).toHaveLength(before.length);
-  for (const [i, opacity] of after.entries()) {
-    expect(Number(opacity)).toBeLessThan(Number(before[i]));
-    expect(Number(opacity)).toBeGreaterThan(0);
-  }
+  const fainter = async () =>
+    (await shownAt()).every((opacity, i) => Number(opacity) > 0 && Number(opacity) < Number(before[i]));
+  await expect.poll(fainter).toBe(true);
+  expect(await shownAt()).toHaveLength(before.length);
   await page.locator('button.position-card', { hasText: 'Triangle locked' }).hover();
   await expect
     .poll(async () => (await shownAt()).filter((opacity) => opacity === '1').length)
