@@ -53,6 +53,7 @@ const MISSED = [
   { class: 6, block: 2 },
   { class: 13, block: 1 },
 ];
+const isMissed = (i: number, b: number): boolean => MISSED.some((one) => one.class === i && one.block === b);
 const AWAY = { who: 'knot', weeks: [3, 4, 5] };
 
 export function demoRecords(map: GuardMap): PracticeRecord[] {
@@ -82,7 +83,7 @@ export function demoRecords(map: GuardMap): PracticeRecord[] {
     );
   };
   const words = (exchange: Exchange) => ({ exchange: exchange.id, ...answerName(map, exchange) });
-  /** The moves of a week, each with its two likeliest exchanges. */
+  /** The moves of a week, each with its first three exchanges. */
   const taught = (week: number): Exchange[][] =>
     index
       .movesOf(WEEKS[week]!)
@@ -110,7 +111,7 @@ export function demoRecords(map: GuardMap): PracticeRecord[] {
     // The block that came back does so a week later.
     const back = i === MISSED[0]!.class + 2 ? [taught(week - 1)[MISSED[0]!.block]!] : [];
     for (const [b, exchanges] of [...back, ...groups].entries()) {
-      const missed = back.length === 0 && MISSED.some((one) => one.class === i && one.block === b);
+      const missed = back.length === 0 && isMissed(i, b);
       put(date, session, {
         kind: 'block',
         block: `block-${b + 1}`,
@@ -127,7 +128,9 @@ export function demoRecords(map: GuardMap): PracticeRecord[] {
     const believed = taught(WRONG_GUESS.week)[0]![0]!;
     for (let n = 0; n < 30; n++) {
       const earlier = random() < 0.35 && week > 0;
-      const list = taught(earlier ? Math.floor(random() * week) : week).flat();
+      // What was not reached was not tried.
+      const reached = groups.filter((_, b) => !isMissed(i, b)).flat();
+      const list = earlier ? taught(Math.floor(random() * week)).flat() : reached;
       const comesBack = week >= WRONG_GUESS.week && n < COMES_BACK;
       const exchange = comesBack ? believed : list[Math.floor(random() * list.length)]!;
       const [id, alias, gift] = here[Math.floor(random() * here.length)]!;

@@ -32,7 +32,7 @@ const request =
 /** The server, by its contract. */
 export const api = createApi({
   baseQuery: fetchBaseQuery({ baseUrl: '/' }),
-  tagTypes: ['Documents', 'History', 'Practice'],
+  tagTypes: ['Documents', 'History'],
   endpoints: (build) => ({
     listDocuments: build.query<Answer<'listDocuments'>, Call<'listDocuments'>>({
       query: request('listDocuments'),
@@ -60,12 +60,10 @@ export const api = createApi({
     getRevision: build.query<Answer<'getRevision'>, Call<'getRevision'>>({ query: request('getRevision') }),
     sumPractice: build.query<Answer<'sumPractice'>, Call<'sumPractice'>>({
       query: request('sumPractice'),
-      providesTags: ['Practice'],
       keepUnusedDataFor: 0,
     }),
     listRecords: build.query<Answer<'listRecords'>, Call<'listRecords'>>({
       query: request('listRecords'),
-      providesTags: ['Practice'],
       keepUnusedDataFor: 0,
     }),
     removeDocument: build.mutation<Answer<'removeDocument'>, Call<'removeDocument'>>({

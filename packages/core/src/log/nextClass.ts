@@ -3,20 +3,39 @@ import type { Evidence } from './evidence.ts';
 import type { Kept } from './fading.ts';
 import type { FaultTrend } from './faultTrend.ts';
 
+/** A move with what of it stands out: the first of its answers, and how many there are. */
+export type OfMove<T> = T & { answers: number };
+
 /** What the next class begins from. */
 export interface NextClass {
-  /** Planned and not reached, and never come since. */
-  carried: Practice['missed'];
+  /** Planned and not reached, and never come since; by move. */
+  carried: OfMove<Practice['missed'][number]>[];
+  /** Those that were seen in the last weeks. */
   faults: FaultTrend[];
-  fading: Kept[];
-  /** Often relied on, hardly tried. */
+  /** By move, the most faded of its answers. */
+  fading: OfMove<Kept>[];
+  /** Tried against resistance, and known least. */
   thin: Evidence[];
 }
 
 /** Below this something fades. */
 const FADES = 0.85;
 const FAULTS = 3;
+/** A fault that nobody was seen with for so many weeks is mended. */
+const MENDED_AFTER = 4;
 const SOME = 5;
+
+/** Every move once: a coach teaches moves, and what top does about them comes with it. */
+function byMove<T extends { position: string; move: string }>(list: readonly T[]): OfMove<T>[] {
+  const moves = new Map<string, OfMove<T>>();
+  for (const one of list) {
+    const key = `${one.position} ${one.move}`;
+    const known = moves.get(key);
+    if (known) known.answers++;
+    else moves.set(key, { ...one, answers: 1 });
+  }
+  return [...moves.values()];
+}
 
 /** The carry-over, the three faults that matter, what fades and where evidence is thin. */
 export function nextClass(
@@ -26,10 +45,12 @@ export function nextClass(
   evidence: readonly Evidence[],
 ): NextClass {
   const latest = new Map(missed.filter(({ backOn }) => !backOn).map((one) => [one.exchange, one]));
+  const seenLately = ({ counts }: FaultTrend): boolean =>
+    counts.slice(-MENDED_AFTER).some((count) => count > 0);
   return {
-    carried: [...latest.values()],
-    faults: trends.filter(({ now }) => now > 0.5).slice(0, FAULTS),
-    fading: kept.filter(({ retention }) => retention < FADES).slice(0, SOME),
+    carried: byMove([...latest.values()]),
+    faults: trends.filter(seenLately).slice(0, FAULTS),
+    fading: byMove(kept.filter(({ retention }) => retention < FADES)).slice(0, SOME),
     thin: [...evidence].sort((a, b) => b.more - a.more).slice(0, SOME),
   };
 }

@@ -248,6 +248,34 @@ describe('faults over weeks', () => {
     expect(next.thin).toHaveLength(1);
     expect(next.carried).toEqual([]);
   });
+
+  it('leave out what nobody was seen with for four weeks, and say every move once', () => {
+    const block = (reached: boolean, date: string) =>
+      recordMade({
+        kind: 'block',
+        date,
+        block: 'a',
+        title: 'Lift',
+        what: 'chain',
+        planned: 300,
+        ran: reached ? 300 : 0,
+        reached,
+        exchanges: [
+          { exchange: 'one', position: 'Butterfly', move: 'Lift', meets: '' },
+          { exchange: 'two', position: 'Butterfly', move: 'Lift', meets: 'Posts' },
+        ],
+      });
+    const practice = practiceOf(
+      [fault('2026-09-01', 'flat back', 40), block(true, '2026-08-01'), block(false, '2026-09-28')],
+      filter,
+    );
+    const trends = faultTrends(practice, weeksBetween('2026-09-01', '2026-09-28'));
+    expect(trends).toHaveLength(1);
+    const next = nextClass(practice, trends, fadingOf(practice, '2026-12-01'), []);
+    expect(next.faults).toEqual([]);
+    expect(next.carried).toMatchObject([{ move: 'Lift', answers: 2, date: '2026-09-28' }]);
+    expect(next.fading).toMatchObject([{ move: 'Lift', answers: 2 }]);
+  });
 });
 
 describe('a run', () => {

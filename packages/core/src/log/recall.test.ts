@@ -28,6 +28,7 @@ describe('the quiz', () => {
           .map(({ chance }) => chance),
       );
       expect(choices.some(({ right }) => right)).toBe(true);
+      expect(choices.some(({ right }) => !right)).toBe(true);
       for (const choice of choices) {
         const chances = index
           .exchangesOf(choice.move)

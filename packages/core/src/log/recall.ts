@@ -64,14 +64,18 @@ export function recallCards(map: GuardMap, { date, count, history, taught, seed 
     ({ move }) => index.movesOf(index.move.get(move)!.position).length > 1,
   );
   const wanted = asked.filter(({ id }) => taught.has(id));
-  return (wanted.length > 0 ? wanted : asked)
-    .map((exchange) => {
-      const memory = memories.get(exchange.id);
-      return { exchange, order: memory ? retained(memory, date) : NEVER_ASKED, luck: random() };
-    })
-    .sort((a, b) => a.order - b.order || a.luck - b.luck)
-    .slice(0, count)
-    .map(({ exchange }) => cardOf(map, exchange, random));
+  return (
+    (wanted.length > 0 ? wanted : asked)
+      .map((exchange) => {
+        const memory = memories.get(exchange.id);
+        return { exchange, order: memory ? retained(memory, date) : NEVER_ASKED, luck: random() };
+      })
+      .sort((a, b) => a.order - b.order || a.luck - b.luck)
+      .map(({ exchange }) => cardOf(map, exchange, random))
+      // Where everything is right there is nothing to ask.
+      .filter(({ choices }) => choices.some(({ right }) => !right))
+      .slice(0, count)
+  );
 }
 
 function cardOf(map: GuardMap, exchange: Exchange, random: () => number): RecallCard {

@@ -54,7 +54,7 @@ const BlockRun = z.strictObject({
   planned: z.number().min(0).max(20000),
   ran: z.number().min(0).max(20000),
   reached: z.boolean(),
-  /** Of each partner on each side, where reps are counted. */
+  /** Of each partner, all sides together, where reps are counted. */
   reps: z.number().int().min(0).max(2000).default(0),
   exchanges: z.array(z.strictObject(exchanged)).max(60).default([]),
 });

@@ -10,7 +10,13 @@ import { type LogPartProps, lineOf, percent } from './logPart.ts';
 const AT_FIRST = 40;
 
 /** Evidence against guess: what the coach believed, what was tried, and what both say together. */
-export function EvidencePart({ map, practice, date, again }: LogPartProps) {
+export function EvidencePart({
+  map,
+  practice,
+  date,
+  again,
+  athlete,
+}: LogPartProps & { athlete: string | undefined }) {
   const dispatch = useAppDispatch();
   const [all, setAll] = useState(false);
   const rows = useMemo(() => evidenceOf(map, practice), [map, practice]);
@@ -43,20 +49,26 @@ export function EvidencePart({ map, practice, date, again }: LogPartProps) {
     );
   return (
     <>
-      <p>
-        <button
-          type="button"
-          className="btn btn-sm btn-now"
-          disabled={open.length === 0}
-          onClick={() => void take(open)}
-        >
-          Take the blend for all {open.length}
-        </button>{' '}
-        <span className="soft">
-          As one change of the map, with an undo. A guess weighs as much as six tries; light and full count
-          alike.
-        </span>
-      </p>
+      {athlete ? (
+        <p className="soft">
+          One athlete’s tries say something of the athlete; the map’s chances come from the group’s.
+        </p>
+      ) : (
+        <p>
+          <button
+            type="button"
+            className="btn btn-sm btn-now"
+            disabled={open.length === 0}
+            onClick={() => void take(open)}
+          >
+            Take the blend for all {open.length}
+          </button>{' '}
+          <span className="soft">
+            As one change of the map, with an undo. A guess weighs as much as six tries; light and full count
+            alike.
+          </span>
+        </p>
+      )}
       <table className={styles.table}>
         <thead>
           <tr>
@@ -91,7 +103,7 @@ export function EvidencePart({ map, practice, date, again }: LogPartProps) {
               </td>
               <td className="num">{row.more === 0 ? 'known' : `${row.more} more`}</td>
               <td>
-                {open.includes(row) ? (
+                {athlete ? null : open.includes(row) ? (
                   <button
                     type="button"
                     className="btn btn-sm btn-plain"

@@ -165,7 +165,7 @@ export function LogPlace() {
           </p>
         )}
         {shared && part === 'next' && <NextPart {...shared} athlete={athlete || undefined} />}
-        {shared && part === 'evidence' && <EvidencePart {...shared} />}
+        {shared && part === 'evidence' && <EvidencePart {...shared} athlete={athlete || undefined} />}
         {shared && part === 'faults' && <FaultsPart {...shared} />}
         {shared && part === 'kept' && <KeptPart {...shared} athlete={athlete || undefined} />}
         {shared && part === 'sessions' && (

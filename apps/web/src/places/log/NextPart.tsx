@@ -22,9 +22,10 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps & { athl
       <Box title="Carried over" none="Everything that was planned was reached.">
         {next.carried.map((one) => (
           <li key={one.exchange}>
-            <b>{lineOf(one)}</b>
+            <b>{one.move}</b>
             <span className="soft">
-              {one.position}, not reached on {one.date}
+              {one.position}
+              {answers(one.answers)}, not reached on {one.date}
             </span>
           </li>
         ))}
@@ -46,9 +47,9 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps & { athl
       <Box title="Fading" none="All of it is still there.">
         {next.fading.map((one) => (
           <li key={one.exchange}>
-            <b>{lineOf(one)}</b>
+            <b>{one.move}</b>
             <span className="soft">
-              {percent(one.retention)} kept, last on {one.last}
+              {percent(one.retention)} kept{answers(one.answers)}, last on {one.last}
             </span>
           </li>
         ))}
@@ -75,6 +76,8 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps & { athl
     </div>
   );
 }
+
+const answers = (count: number): string => (count > 1 ? `, ${count} answers` : '');
 
 function Box({ title, none, children }: { title: string; none: string; children: ReactNode[] }) {
   return (

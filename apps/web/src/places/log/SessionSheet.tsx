@@ -46,7 +46,7 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
       <p className="soft">{data ? 'Nothing of it has reached the server yet.' : 'Opening the record…'}</p>
     );
   const at = { map: map.id, session, date: head.date };
-  const void_ = (record: PracticeRecord) => keep([newRecord(at, { kind: 'void', voids: record.key })]);
+  const takeBack = (record: PracticeRecord) => keep([newRecord(at, { kind: 'void', voids: record.key })]);
   const flip = (athlete: { id: string; alias: string }) => {
     const there = head.athletes.some(({ id }) => id === athlete.id);
     const { key, at: _, date: __, map: ___, session: ____, ...rest } = head;
@@ -98,7 +98,7 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
               {trial.athlete && `, ${trial.athlete.alias}`}
               {trial.count > 1 && `, ${trial.count} times`}
             </span>
-            <TakeOut label={`Take back: ${lineOf(trial)}`} onClick={() => void void_(trial)} />
+            <TakeOut label={`Take back: ${lineOf(trial)}`} onClick={() => void takeBack(trial)} />
           </li>
         ))}
       </ul>
@@ -108,7 +108,7 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
           <li key={fault.key} className={styles.tried}>
             {fault.fault} <span className="soft">{fault.name}</span>
             {fault.count > 1 && ` × ${fault.count}`}
-            <TakeOut label={`Take back: ${fault.fault}`} onClick={() => void void_(fault)} />
+            <TakeOut label={`Take back: ${fault.fault}`} onClick={() => void takeBack(fault)} />
           </li>
         ))}
       </ul>
@@ -116,7 +116,7 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
       {recordsOf(records, 'note').map((note) => (
         <p key={note.key} className={styles.tried}>
           {note.text}
-          <TakeOut label={`Take back: ${note.text}`} onClick={() => void void_(note)} />
+          <TakeOut label={`Take back: ${note.text}`} onClick={() => void takeBack(note)} />
         </p>
       ))}
       <NoteForm onNote={(text) => void keep([newRecord(at, { kind: 'note', text })])} />

@@ -63,7 +63,9 @@ export function Counting({ plan, map, kept, block, records }: Props) {
   const links = 'links' in block ? block.links : [];
   const [chosen, setChosen] = useState(links[0]?.exchange ?? '');
   const planned = 'resistance' in block ? block.resistance : 'cooperative';
-  const [resistance, setResistance] = useState(planned === 'full' ? 'full' : 'light');
+  // As the block has it: a rep with a partner who helps is counted as one, and is no evidence.
+  const [resistance, setResistance] = useState(planned);
+  const resistances = [...new Set([planned, 'light', 'full'] as const)];
   const [note, setNote] = useState('');
   const keep = (given: Parameters<typeof newRecord>[1]) => void keepRecords([newRecord(at, given)]);
   const faults = recordsOf(records, 'fault');
@@ -84,7 +86,7 @@ export function Counting({ plan, map, kept, block, records }: Props) {
       exchange: chosen,
       ...words,
       worked: success,
-      resistance: resistance as 'light' | 'full',
+      resistance,
       count: 1,
     });
   };
@@ -128,10 +130,7 @@ export function Counting({ plan, map, kept, block, records }: Props) {
           <ChoiceToggle
             label="How much top resists"
             value={resistance}
-            choices={[
-              ['light', 'light'],
-              ['full', 'full'],
-            ]}
+            choices={resistances.map((one) => [one, one] as const)}
             onChange={setResistance}
           />
           <button type="button" onClick={() => tried(true)}>

@@ -17,7 +17,7 @@ import type { KeptRun, Run } from './useRun.ts';
 /** This share of a block has to have run for it to count as reached. */
 const REACHED = 0.25;
 
-/** What ran of each block, in whole milliseconds' seconds. */
+/** How long each block ran, by its number: seconds, to the millisecond. */
 export function ranOf(run: Pick<Run, 'segments' | 'kept'>): Map<number, number> {
   const ran = ranBlocks(run.segments, run.kept.marks, Date.now());
   return new Map([...ran].map(([block, seconds]) => [block, Math.round(seconds * 1000) / 1000]));
