@@ -1,6 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './app.ts';
+import { countOnMat } from './countOnMat.ts';
 
 const PLACES = [
   'map/kelpwick',
@@ -57,16 +58,7 @@ test('nothing serious stands in anybody’s way in a record and on the mat while
   await page.goto(`${shipped.url}/club/log?session=demo-class-20&weeks=all`);
   await expect(page.getByRole('region', { name: 'Record of the class' }).getByText('Faults')).toBeVisible();
   expect(await seriousTrouble(page)).toEqual([]);
-  await page.goto(`${shipped.url}/club/mat/tuesday`);
-  await expect(page.getByRole('timer')).toBeVisible();
-  await page.getByRole('button', { name: 'Count what is seen' }).click();
-  await page.getByRole('button', { name: 'Go to a block' }).click();
-  await page
-    .getByRole('group', { name: 'Go to' })
-    .getByRole('button', { name: /^Set up/ })
-    .first()
-    .click();
-  await expect(page.getByRole('region', { name: 'Count what is seen' })).toBeVisible();
+  await countOnMat(page, shipped.url, /^Set up/);
   expect(await seriousTrouble(page)).toEqual([]);
 });
 

@@ -140,7 +140,7 @@ test('what was not reached is said at the end, and a minute can be added, sides 
   await page.keyboard.press('+');
   await expect.poll(total).not.toBe(before);
   await page.getByRole('button', { name: 'Go to a block' }).click();
-  await page.getByRole('group', { name: 'Go to' }).getByRole('button').nth(1).click();
+  await page.getByRole('group', { name: 'Go to' }).getByRole('button').nth(2).click();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Side as shown')).toBeVisible();
   await page.keyboard.press('s');

@@ -52,6 +52,34 @@ describe('records of practice', () => {
     expect(body.records).toHaveLength(1);
   });
 
+  it('go out as CSV, and what was taken back does not', async () => {
+    const wrong = trial();
+    await keep([trial(), wrong, recordMade({ kind: 'void', voids: wrong.key })]).expect(200);
+    const answer = await test.http.get('/api/practice/trials.csv').query({ map: 'kelpwick' }).expect(200);
+    expect(answer.headers['content-type']).toContain('text/csv');
+    expect(answer.text.split('\r\n')).toEqual([
+      'date,position,move,meets,athlete,worked,resistance,count,exchange',
+      '2026-09-01,Butterfly,Lift,,,yes,full,1,one',
+    ]);
+    await test.http.get('/api/practice/trials.csv').expect(400);
+  });
+
+  it('of a class are those of its sessions that stand', async () => {
+    const session = recordMade({
+      kind: 'session',
+      session: 'session-one',
+      name: 'Tuesday',
+      class: 'tuesday',
+      people: 8,
+      minutes: 60,
+    });
+    await keep([session, trial()]).expect(200);
+    expect((await practice({ class: 'tuesday' })).trials).toHaveLength(1);
+    expect((await practice({ class: 'thursday' })).trials).toEqual([]);
+    await keep([recordMade({ kind: 'void', voids: session.key })]).expect(200);
+    expect((await practice({ class: 'tuesday' })).trials).toEqual([]);
+  });
+
   it('are refused with the place where they are wrong, and none of them is kept', async () => {
     const { body } = await keep([trial(), { ...trial(), resistance: 'some' }]).expect(400);
     expect(JSON.stringify(body)).toContain('resistance');

@@ -4,7 +4,7 @@ import type { Kept } from './fading.ts';
 import type { FaultTrend } from './faultTrend.ts';
 
 /** A move with what of it stands out: the first of its answers, and how many there are. */
-export type OfMove<T> = T & { answers: number };
+type OfMove<T> = T & { answers: number };
 
 /** What the next class begins from. */
 export interface NextClass {

@@ -1,13 +1,10 @@
 import { faultTrends, weeksBetween } from '@aftersquall/core';
-import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { format, parseISO } from 'date-fns';
 import { useMemo } from 'react';
-import { Line } from 'react-chartjs-2';
+import { Line } from '../../theme/lineChart.ts';
 import { useChartColours } from '../../theme/useChartColours.ts';
 import styles from './log.module.scss';
 import type { LogPartProps } from './logPart.ts';
-
-Chart.register(CategoryScale, Legend, LinearScale, LineElement, PointElement, Tooltip);
 
 const LINES = 4;
 const DASHES = [[], [7, 4], [2, 3], [10, 3, 2, 3]];

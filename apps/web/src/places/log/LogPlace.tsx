@@ -82,6 +82,7 @@ export function LogPlace() {
       grades: of(data.grades),
     };
   }, [data, system, map]);
+  const classes = classesOf(practice?.sessions ?? []);
   const date = today();
   const shared = practice && { map, practice, date, again: () => void refetch() };
   return (
@@ -120,12 +121,14 @@ export function LogPlace() {
             ]}
             onChange={(value) => set({ system: value })}
           />
-          <SelectField
-            label="Class"
-            value={ofClass}
-            choices={[{ value: '', name: 'every class' }, ...classesOf(practice?.sessions ?? [])]}
-            onChange={(value) => set({ class: value })}
-          />
+          {(ofClass || classes.length > 0) && (
+            <SelectField
+              label="Class"
+              value={ofClass}
+              choices={[{ value: '', name: 'every class' }, ...classes]}
+              onChange={(value) => set({ class: value })}
+            />
+          )}
           <SelectField
             label="Athlete"
             value={athlete}

@@ -12,7 +12,7 @@ import { type FormEvent, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { newRecord } from '../../store/records/newRecord.ts';
 import { keepRecords } from '../../store/records/records.ts';
-import styles from './mat.module.scss';
+import styles from './counting.module.scss';
 import type { KeptRun } from './useRun.ts';
 
 interface Props {

@@ -13,10 +13,10 @@ import {
   Volume2,
   VolumeX,
 } from 'lucide-react';
-import { useState } from 'react';
+import { type ComponentProps, useState } from 'react';
 import { useLayer } from '../../components/useLayer.ts';
 import { loudness, setLoudness } from './bell.ts';
-import styles from './mat.module.scss';
+import styles from './controls.module.scss';
 import type { Run } from './useRun.ts';
 
 interface Props {
@@ -37,103 +37,78 @@ export function MatControls({ plan, run, counting, onCounting }: Props) {
     setLoud(next);
     if (next > 0) run.bell().ring('call');
   };
+  const go = (act: () => void) => () => {
+    act();
+    setJumping(false);
+  };
   return (
     <div className={styles.controls}>
       {jumping && (
         <div className={styles.jump} role="group" aria-label="Go to">
+          <button type="button" onClick={go(run.end)}>
+            <Square aria-hidden /> End the class here
+          </button>
           {plan.blocks.map((block, i) => (
-            <button
-              key={block.id}
-              type="button"
-              onClick={() => {
-                run.jump(i);
-                setJumping(false);
-              }}
-            >
+            <button key={block.id} type="button" onClick={go(() => run.jump(i))}>
               {block.title}
             </button>
           ))}
-          <button
-            type="button"
-            onClick={() => {
-              run.end();
-              setJumping(false);
-            }}
-          >
-            <Square aria-hidden /> End the class here
-          </button>
         </div>
       )}
-      <button type="button" aria-label="Back" title="Back (←)" onClick={() => run.skip(-1)}>
+      <Control name="Back" keys="←" onClick={() => run.skip(-1)}>
         <SkipBack aria-hidden />
-      </button>
-      <button
-        type="button"
+      </Control>
+      <Control
+        name={run.running ? 'Pause' : 'Start'}
+        keys="Space"
         className={styles.main}
-        aria-label={run.running ? 'Pause' : 'Start'}
-        title="Start and pause (Space)"
         onClick={run.toggle}
         disabled={!run.now}
       >
         {run.running ? <Pause aria-hidden /> : <Play aria-hidden />}
         {run.running ? 'Pause' : run.elapsed > 0 ? 'Go on' : 'Start'}
-      </button>
-      <button type="button" aria-label="Next" title="Next (→)" onClick={() => run.skip(1)}>
+      </Control>
+      <Control name="Next" keys="→" onClick={() => run.skip(1)}>
         <SkipForward aria-hidden />
-      </button>
-      <button
-        type="button"
-        aria-label="A minute more"
-        title="A minute more (+)"
-        onClick={run.addMinute}
-        disabled={!run.now}
-      >
+      </Control>
+      <Control name="A minute more" keys="+" onClick={run.addMinute} disabled={!run.now}>
         <Plus aria-hidden /> 1 min
-      </button>
-      <button
-        type="button"
-        aria-label="Swap sides"
-        title="Swap sides (s)"
-        onClick={run.swapSides}
-        disabled={!run.now}
-      >
+      </Control>
+      <Control name="Swap sides" keys="s" onClick={run.swapSides} disabled={!run.now}>
         <ArrowLeftRight aria-hidden />
-      </button>
-      <button
-        type="button"
-        aria-label="Count what is seen"
-        aria-pressed={counting}
-        title="Count what is seen (c)"
+      </Control>
+      <Control
+        name="Count what is seen"
+        keys="c"
         className={counting ? styles.on : ''}
+        aria-pressed={counting}
         onClick={onCounting}
       >
         <ListChecks aria-hidden />
-      </button>
-      <button
-        type="button"
-        aria-label="Go to a block"
-        aria-expanded={jumping}
-        title="Go to a block"
-        onClick={() => setJumping(!jumping)}
-      >
+      </Control>
+      <Control name="Go to a block" aria-expanded={jumping} onClick={() => setJumping(!jumping)}>
         <List aria-hidden />
-      </button>
-      <button
-        type="button"
-        aria-label={loud === 0 ? 'Bells are off' : loud < 1 ? 'Bells are soft' : 'Bells are loud'}
-        title="How loud the bells are"
+      </Control>
+      <Control
+        name={loud === 0 ? 'Bells are off' : loud < 1 ? 'Bells are soft' : 'Bells are loud'}
         onClick={turnLoud}
       >
         {loud === 0 ? <VolumeX aria-hidden /> : <Volume2 aria-hidden opacity={loud < 1 ? 0.6 : 1} />}
-      </button>
-      <button
-        type="button"
-        aria-label="Full screen"
-        title="Full screen"
-        onClick={() => void document.documentElement.requestFullscreen?.()}
-      >
+      </Control>
+      <Control name="Full screen" onClick={() => void document.documentElement.requestFullscreen?.()}>
         <Maximize aria-hidden />
-      </button>
+      </Control>
     </div>
   );
+}
+
+interface ControlProps extends ComponentProps<'button'> {
+  name: string;
+  /** The key that does the same. */
+  keys?: string;
+}
+
+/** One thing that can be done, with the key that does it in its title. */
+function Control({ name, keys, ...button }: ControlProps) {
+  return <button type="button" aria-label={name} title={keys ? `${name} (${keys})` : name} {...button} />;
 }

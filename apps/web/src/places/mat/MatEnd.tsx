@@ -10,9 +10,9 @@ import { RotateCcw } from 'lucide-react';
 import { Link } from 'react-router';
 import { logAddress } from '../../components/addresses.ts';
 import { clock } from '../../components/clock.ts';
+import { plannedOf, ranOf, wasReached } from './blockRecords.ts';
 import styles from './mat.module.scss';
 import type { Run } from './useRun.ts';
-import { plannedOf, ranOf, wasReached } from './useRunRecords.ts';
 
 interface Props {
   plan: ClassPlan;

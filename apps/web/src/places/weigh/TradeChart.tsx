@@ -1,9 +1,6 @@
 import { pointsText, tradeCurve, type Weighing } from '@aftersquall/core';
-import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
-import { Line } from 'react-chartjs-2';
+import { Line } from '../../theme/lineChart.ts';
 import { useChartColours } from '../../theme/useChartColours.ts';
-
-Chart.register(CategoryScale, Legend, LinearScale, LineElement, PointElement, Tooltip);
 
 /** Gain against the habits and the worst case against a perfect top, by trust; the trust in force stands out. */
 export function TradeChart({ weighing, trust }: { weighing: Weighing; trust: number }) {

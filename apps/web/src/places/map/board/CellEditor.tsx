@@ -4,8 +4,8 @@ import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { answerText, nameAt, type Proposal, proposals, readAnswer } from './answerText.ts';
-import styles from './board.module.scss';
 import type { BoardCell, BoardColumn, BoardRow } from './boardModel.ts';
+import styles from './editors.module.scss';
 
 interface Props {
   map: GuardMap;

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { useSaver } from '../sheet/useSaver.ts';
-import styles from './board.module.scss';
 import type { BoardRow } from './boardModel.ts';
+import styles from './editors.module.scss';
 
 interface Props {
   row: BoardRow;

@@ -175,6 +175,57 @@ describe('the chart of a map', () => {
     expect(thick).toBeGreaterThan(thin!);
   });
 
+  it('stands spread over the height without overlaps, outcomes from the best to the worst, as an overview', () => {
+    const whole = chartGraph(map);
+    const { nodes, width, height } = stackColumns(whole);
+    const places = [...nodes.values()];
+    for (const [i, a] of places.entries()) {
+      expect(a.x + a.width).toBeLessThanOrEqual(width);
+      expect(a.y + a.height).toBeLessThanOrEqual(height + 1e-9);
+      for (const b of places.slice(i + 1))
+        expect(
+          a.x + a.width <= b.x ||
+            b.x + b.width <= a.x ||
+            a.y + a.height <= b.y + 1e-9 ||
+            b.y + b.height <= a.y + 1e-9,
+        ).toBe(true);
+    }
+    const rank = { own: 0, even: 1, top: 2 };
+    const outcomes = whole.nodes
+      .flatMap((node) => (node.kind === 'outcome' ? [node] : []))
+      .sort((a, b) => nodes.get(a.id)!.y - nodes.get(b.id)!.y);
+    const order = outcomes.map(({ good }) => rank[good]);
+    expect(order).toEqual([...order].sort());
+  });
+
+  it('leads its lines in bundles between whole systems: those of one kind leave a card as one', () => {
+    const whole = chartGraph(map);
+    const { nodes } = stackColumns(whole);
+    const paths = edgePaths(whole.edges, nodes, true);
+    const starts = new Map<string, Set<string>>();
+    for (const { id, from, by } of whole.edges) {
+      const y = Number(/^M[-\d.]+[ ,]([-\d.]+)/.exec(paths.get(id)!)![1]).toFixed(2);
+      const key = `${from} ${by}`;
+      starts.set(key, (starts.get(key) ?? new Set()).add(y));
+    }
+    for (const [key, heights] of starts) expect([key, heights.size]).toEqual([key, 1]);
+  });
+
+  it('stands what only failing leads to one on from where it fails', () => {
+    const { positions, moves, exchanges } = map;
+    const lone = { ...positions[0]!, id: 'lone', name: 'Lone', entry: 0, looks: [], systems: [] };
+    const start = positions.find(({ entry = 0 }) => entry > 0)!;
+    const move = moves.find(({ position }) => position === start.id)!;
+    const failing = exchanges.map((one) =>
+      one.move === move.id ? { ...one, chance: 0.5, otherwise: { position: 'lone' } } : one,
+    );
+    const graph = chartGraph(
+      { ...map, positions: [...positions, lone], exchanges: failing },
+      { folded: false },
+    );
+    expect(columns(graph).get('lone')).toBe(1);
+  });
+
   it('is laid out anew only when its shape changes', () => {
     const renamed = {
       ...map,
