@@ -1,6 +1,7 @@
 import type { Practice } from '@aftersquall/core';
 import type { APIRequestContext } from '@playwright/test';
 import { expect, test } from './app.ts';
+import { countOnMat } from './countOnMat.ts';
 
 test('the clock rings, changes over and goes on where it was after the tablet went dark', async ({
   page,
@@ -185,6 +186,16 @@ test('the shell is there without the server, from the first minute', async ({ br
 test('a class without blocks to run says what to do', async ({ page, empty }) => {
   await page.goto(`${empty.url}/club/mat`);
   await expect(page.getByText('No class is saved yet.')).toBeVisible();
+});
+
+test('on a phone what is counted stands under the clock, never over it', async ({ page, shipped }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const counting = await countOnMat(page, shipped.url, /^Hug the near leg/);
+  const clock = (await page.getByRole('timer').boundingBox())!;
+  const first = (await counting.getByRole('button').first().boundingBox())!;
+  expect(first.y).toBeGreaterThanOrEqual(clock.y + clock.height);
+  await counting.getByRole('button', { name: 'Take back' }).scrollIntoViewIfNeeded();
+  await expect(counting.getByRole('button', { name: 'Take back' })).toBeInViewport();
 });
 
 test('nothing is cut on a phone', async ({ page, demo }) => {

@@ -39,6 +39,21 @@ describe('the quiz', () => {
     }
   });
 
+  it('says why in sentences, what is had when it fails among them', () => {
+    const noted = {
+      ...map,
+      exchanges: map.exchanges.map((one) => ({ ...one, note: 'hips first else: grips torn' })),
+    };
+    const [card] = recallCards(noted, {
+      date: '2026-11-26',
+      count: 1,
+      history: [],
+      taught: new Set(),
+      seed: 1,
+    });
+    expect(card!.why).toMatch(/ % by the coach\. Hips first\. If not: grips torn\.$/);
+  });
+
   it('is the same for the same seed, and asks what was taught where something was', () => {
     expect(ask()).toEqual(ask());
     expect(ask({ seed: 2 })).not.toEqual(ask());

@@ -1,7 +1,7 @@
 import { landingWords, reactionName } from '../body/landingWords.ts';
 import { seeded } from '../game/seeded.ts';
 import { type Memory, practised, retained } from '../lesson/memory.ts';
-import type { Exchange } from '../model/exchange.ts';
+import { type Exchange, notesOf } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { reactionKey } from '../model/reaction.ts';
@@ -107,6 +107,21 @@ function cardOf(map: GuardMap, exchange: Exchange, random: () => number): Recall
       .map((one) => ({ move: one.move, name: one.name, right: isRight(one), luck: random() }))
       .sort((a, b) => a.luck - b.luck)
       .map(({ luck: _, ...choice }) => choice),
-    why: `${move}: ${landingWords(map, exchange.to)}, ${Math.round(exchange.chance * 100)} % by the coach${exchange.note ? `. ${exchange.note}` : ''}.`,
+    why: whyOf(map, exchange, move),
   };
 }
+
+/** Where the answer leads and how often, with what the coach wrote beside it, in sentences. */
+function whyOf(map: GuardMap, exchange: Exchange, move: string): string {
+  const { landing, failing } = notesOf(exchange);
+  return [
+    `${move}: ${landingWords(map, exchange.to)}, ${Math.round(exchange.chance * 100)} % by the coach.`,
+    landing && sentence(landing),
+    failing && sentence(`If not: ${failing}`),
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+const sentence = (text: string): string =>
+  `${text[0]!.toUpperCase()}${text.slice(1)}${/[.!?]$/.test(text) ? '' : '.'}`;

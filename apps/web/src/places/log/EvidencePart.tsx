@@ -76,9 +76,9 @@ export function EvidencePart({
             <th className="num">Guess</th>
             <th className="num">Light</th>
             <th className="num">Full</th>
-            <th>Guess ◇, tries ┃, both ●</th>
+            <th className={styles.wide}>Guess ◇, tries ┃, both ●</th>
             <th className="num">Both</th>
-            <th className="num">To ±10</th>
+            <th className={`num ${styles.wide}`}>To ±10</th>
             <th aria-label="Take" />
           </tr>
         </thead>
@@ -92,7 +92,7 @@ export function EvidencePart({
               <td className="num">{percent(row.guess)}</td>
               <td className="num">{tally(row.light)}</td>
               <td className="num">{tally(row.full)}</td>
-              <td>
+              <td className={styles.wide}>
                 <Intervals row={row} />
               </td>
               <td className="num">
@@ -101,7 +101,7 @@ export function EvidencePart({
                   {percent(row.blend.low)}–{percent(row.blend.high)}
                 </small>
               </td>
-              <td className="num">{row.more === 0 ? 'known' : `${row.more} more`}</td>
+              <td className={`num ${styles.wide}`}>{row.more === 0 ? 'known' : `${row.more} more`}</td>
               <td>
                 {athlete ? null : open.includes(row) ? (
                   <button

@@ -46,10 +46,10 @@ export function KeptPart({
         <thead>
           <tr>
             <th>Answer</th>
-            <th className="num">Days</th>
+            <th className={`num ${styles.wide}`}>Days</th>
             <th>Last</th>
             <th className="num">Kept</th>
-            <th>Due</th>
+            <th className={styles.wide}>Due</th>
             <th>How it was today</th>
           </tr>
         </thead>
@@ -60,13 +60,13 @@ export function KeptPart({
                 {lineOf(row)}
                 <small className="soft">{row.position}</small>
               </th>
-              <td className="num">{row.times}</td>
+              <td className={`num ${styles.wide}`}>{row.times}</td>
               <td>{row.last}</td>
               <td className="num">
                 <span className={styles.keptBar} style={{ '--kept': row.retention } as object} aria-hidden />
                 {percent(row.retention)}
               </td>
-              <td>{row.due <= date ? 'now' : row.due}</td>
+              <td className={styles.wide}>{row.due <= date ? 'now' : row.due}</td>
               <td>
                 <fieldset className="btn-group btn-group-sm" aria-label={`How ${lineOf(row)} was`}>
                   {GRADES.map((word) => (

@@ -39,7 +39,7 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps & { athl
             </b>
             <span className="soft">
               <Link to={`${mapAddress(map.id)}?sel=${of}.${id}`}>{name}</Link>,{' '}
-              {counts.slice(-2).reduce((sum, count) => sum + count, 0)} times in two weeks, {total} in all
+              {counts.slice(-4).reduce((sum, count) => sum + count, 0)} times in four weeks, {total} in all
             </span>
           </li>
         ))}
