@@ -7,8 +7,12 @@ import {
   ClubSchema,
   type GuardMap,
   planTerm,
+  practiceOf,
+  seenLately,
+  taughtFrom,
   termDates,
 } from '@aftersquall/core';
+import { demoRecords } from './demoRecords.ts';
 
 const club = new URL('kelpwick.club.json', import.meta.url);
 
@@ -17,7 +21,15 @@ export function demoTerm(map: GuardMap): ClassPlan[] {
   const { slots, holidays } = ClubSchema.parse(JSON.parse(readFileSync(club, 'utf8')));
   const asked = { people: 14, apparel: 'gi', level: 'intermediate', method: 'mixed' } as const;
   const dates = termDates(slots, { from: '2026-12-01', weeks: 6, holidays });
-  const term = planTerm({ ...asked, map, dates, themes: ['cross-sleeve-standing'] });
+  const practice = practiceOf(demoRecords(map), { map: map.id });
+  const term = planTerm({
+    ...asked,
+    map,
+    dates,
+    themes: ['cross-sleeve-standing'],
+    held: taughtFrom(map, practice),
+    faults: seenLately(practice, dates[0]!.date),
+  });
   return term.map(({ date, start, minutes, name: named, planned }, i) => {
     const { lesson, blocks, leftOver } = planned;
     const { people, apparel } = asked;

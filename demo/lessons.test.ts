@@ -199,6 +199,8 @@ describe('a class from the demo', () => {
       .find(({ id }) => !plain.steps.some(({ move }) => move === id) && id !== first!.move)!;
     const pinned = planLesson({ ...HOUR, root: 'slx', pinned: [spare.id] }).lesson;
     expect(pinned.steps.map(({ move }) => move)).toContain(spare.id);
+    const again = planLesson({ ...HOUR, root: 'slx', pinned: [spare.id], known: [spare.id] }).lesson;
+    expect(again.steps.map(({ move }) => move)).toContain(spare.id);
     const known = planLesson({ ...HOUR, root: 'slx', known: plain.steps.map(({ move }) => move) }).lesson;
     expect(known.before).toBeCloseTo(plain.value, 6);
     for (const { move } of known.steps) expect(plain.steps.some((step) => step.move === move)).toBe(false);

@@ -8,6 +8,7 @@ import {
   FADING,
   type GuardMap,
   indexMap,
+  movesOfLesson,
   type PlannedTermClass,
   planTerm,
   printCalendar,
@@ -65,7 +66,7 @@ describe('a term', () => {
   it('counts classes that are there already from their day on, with what found no time in them', () => {
     const [first] = classes;
     const { lesson, leftOver } = first!.planned;
-    const held = [{ date: asked.dates[1]!.date, lesson, leftOver }];
+    const held = [{ date: asked.dates[1]!.date, moves: movesOfLesson(lesson), leftOver }];
     const around = planTerm({ ...asked, map, held });
     // The day before it knows nothing of it; from its day on what it taught is known.
     expect(around[0]!.planned.lesson.steps).toEqual(lesson.steps);
@@ -128,7 +129,7 @@ describe('a term', () => {
 
   it('says of every move what is kept of it, day by day: all of it on the day, less each day after', () => {
     const until = '2027-01-10';
-    const { lines, classes: stories } = tellTerm(map, dated(classes), until);
+    const { lines, classes: stories } = tellTerm(map, dated(classes), { until });
     expect(lines.length).toBe(
       new Set(classes.flatMap(({ planned }) => planned.lesson.steps.map(({ move }) => move))).size,
     );

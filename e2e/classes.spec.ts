@@ -313,22 +313,22 @@ test('a class gets a day, and goes on paper for the wall and for the pocket', as
 
 test('a block is begun on the other side, and says so', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/club/classes/tuesday`);
-  const pane = page.getByRole('region', { name: 'Set up: Hug the near leg' });
+  const pane = page.getByRole('region', { name: 'First: the 3 that went wrong' });
   await pane.getByRole('button', { name: /^Other side: / }).click();
-  await expect(pane).toContainText('set-ups, 8:42, other side');
+  await expect(pane).toContainText(/review flow, \d:\d\d, other side/);
   await pane.getByRole('button', { name: /^Other side: / }).click();
   await expect(pane).not.toContainText('other side');
 });
 
 test('a movement down the mat says lanes, waves and lengths of the club’s mat', async ({ page, shipped }) => {
-  await page.goto(`${shipped.url}/club/classes/term-3`);
+  await page.goto(`${shipped.url}/club/classes/term-2`);
   await page
     .getByRole('list', { name: 'Time line' })
     .getByRole('button', { name: /Come to the knees/ })
     .first()
     .click();
-  // Fourteen people in five lanes of a metre and a half: three waves of 24 s, each three times in four minutes.
+  // Fourteen people in five lanes of a metre and a half: three waves of 24 s, each once in two minutes.
   await expect(page.getByRole('region', { name: 'Come to the knees' })).toContainText(
-    'On the main mat (12 × 8 m): 5 lanes, 3 waves, 3 lengths each.',
+    'On the main mat (12 × 8 m): 5 lanes, 3 waves, 1 length each.',
   );
 });

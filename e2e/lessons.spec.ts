@@ -7,6 +7,7 @@ test('from nothing to a printed sheet: a place, an hour, and the whole class wit
 }) => {
   await page.goto(`${shipped.url}/club/classes`);
   await page.getByLabel('Starts from').selectOption('Cross-sleeve guard, top standing');
+  await page.getByLabel(/Begin from the log/).uncheck();
   await page.getByRole('button', { name: 'Make the class' }).click();
   const tree = page.getByRole('region', { name: 'What it teaches' });
   await expect(tree).toContainText(/A round from here: −\d\.\d\d before, \+\d\.\d\d after this class/);
@@ -113,4 +114,29 @@ test('a lesson from a chain that was kept teaches it; the next best choice is ta
   const without = /without “(.*?)”/.exec((await rival.textContent())!)![1]!;
   await rival.getByRole('button', { name: 'take it' }).click();
   await expect(tree.getByRole('button', { name: `left out: ${without}` })).toBeVisible();
+});
+
+test('a class begins from the log: the faults first, what comes back, and nothing that is known; on whose figures is kept', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/club/classes`);
+  await page.getByLabel('Starts from').selectOption('Single-leg X');
+  await expect(
+    page.getByLabel(/Begin from the log: 3 faults come first, .* moves count as known\.$/),
+  ).toBeChecked();
+  await page.getByLabel('On whose figures').selectOption('blended');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  const tree = page.getByRole('region', { name: 'What it teaches' });
+  await expect(tree).toContainText('On guess and log together.');
+  const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
+  const titles = await blocks.evaluateAll((items) => items.map((item) => item.getAttribute('aria-label')!));
+  const drilled = titles.slice(titles.indexOf('First: the 3 that went wrong'));
+  expect(drilled[0]).toBe('First: the 3 that went wrong');
+  expect(drilled[1]).toMatch(/^Again: /);
+  await expect(page.getByRole('region', { name: 'First: the 3 that went wrong' })).toContainText('Instead:');
+  await tree.getByText(/^\d+ moves count as known$/).click();
+  await expect(tree.getByRole('button', { name: /^known: / }).first()).toBeVisible();
+  await page.reload();
+  await expect(tree).toContainText('On guess and log together.');
 });

@@ -173,8 +173,8 @@ test('a whole turn: a class is run, logged and blended, and the map is weighed o
   page,
   shipped,
 }) => {
-  const counting = await countOnMat(page, shipped.url, /^Set up/);
-  // The set-up is done with help, which is no evidence: what is tried in earnest is said so.
+  const counting = await countOnMat(page, shipped.url, /^First: /);
+  // What went wrong is mended with help, which is no evidence: what is tried in earnest is said so.
   await counting.getByRole('button', { name: 'full', exact: true }).click();
   for (let i = 0; i < 3; i++)
     await counting.getByRole('button', { name: 'Not', exact: false }).last().click();
@@ -201,6 +201,16 @@ test('a whole turn: a class is run, logged and blended, and the map is weighed o
   await expect(
     page.getByRole('region', { name: 'Carried over' }).getByRole('listitem').first(),
   ).toBeVisible();
+  // What was just run is not planned anew: the one after it is, from what the log says.
+  await page
+    .getByRole('link', { name: /^Plan “Half guard, flattened and crossfaced” on 3 December/ })
+    .click();
+  const card = page.getByRole('complementary', { name: 'The class' });
+  await expect(card).toContainText('Thursday 3 December');
+  await card.getByRole('button', { name: 'Plan it and the 6 after it anew' }).click();
+  await expect(page.getByRole('status').filter({ hasText: '7 classes planned anew.' })).toBeVisible();
+  await expect(card.getByRole('heading', { name: 'Taken up first' })).toBeVisible();
+  await expect(card.getByRole('listitem').filter({ hasText: 'It found no time' }).first()).toBeVisible();
 });
 
 test('what an opponent does is counted from the log', async ({ page, shipped }) => {

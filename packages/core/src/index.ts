@@ -123,18 +123,13 @@ export { cheapestCut } from './lesson/fitBlocks.ts';
 export { forkCalls } from './lesson/forkCalls.ts';
 export { helpfulRoot } from './lesson/helpfulRoot.ts';
 export { lanesOn } from './lesson/lanes.ts';
+export { FADING, movesOfLesson, type TaughtOn } from './lesson/learnt.ts';
 export type { LessonRequest } from './lesson/lessonRequest.ts';
 export { lessonRules, lessonRulesWords } from './lesson/lessonRules.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';
 export { type PlannedClass, planClass } from './lesson/planClass.ts';
 export { type PlannedLesson, planLesson } from './lesson/planLesson.ts';
-export {
-  FADING,
-  type PlannedTermClass,
-  planTerm,
-  type TaughtOn,
-  type TermRequest,
-} from './lesson/planTerm.ts';
+export { type PlannedTermClass, planTerm, type TermRequest } from './lesson/planTerm.ts';
 export { renewLinks, staleLinks } from './lesson/renewLinks.ts';
 export { repertoireOf, repertoireValue } from './lesson/repertoire.ts';
 export { type RivalLesson, rivalLesson } from './lesson/rivalLesson.ts';
@@ -147,17 +142,10 @@ export {
 } from './lesson/tellTerm.ts';
 export { holidayOn, isoDay, type TermDate, termDates } from './lesson/termDates.ts';
 export { answerName } from './log/answerName.ts';
+export { type Beginning, beginFrom, seenLately } from './log/beginFrom.ts';
 export { type Belief, betaPosterior } from './log/betaPosterior.ts';
 export { type ChanceEstimate, estimateChance, PRIOR_TRIALS } from './log/estimateChance.ts';
-export {
-  BASES,
-  type Evidence,
-  evidenceOf,
-  guessOf,
-  mapOn,
-  takeBlend,
-  type WeighedOn,
-} from './log/evidence.ts';
+export { type Evidence, evidenceOf, guessOf, mapOn, takeBlend } from './log/evidence.ts';
 export { fadingOf, type Kept } from './log/fading.ts';
 export { type FaultTrend, faultTrends, weeksBetween } from './log/faultTrend.ts';
 export { type NextClass, nextClass } from './log/nextClass.ts';
@@ -165,6 +153,7 @@ export { practiceOf, weekOf } from './log/practice.ts';
 export { type ClockMark, clockAt, ranBlocks } from './log/ranBlocks.ts';
 export { reactionsSeen } from './log/reactionsSeen.ts';
 export { type RecallCard, recallCards } from './log/recall.ts';
+export { taughtFrom } from './log/taughtFrom.ts';
 export { printTrials, type ReadTrials, readTrials } from './log/trialsCsv.ts';
 export { wilsonInterval } from './log/wilsonInterval.ts';
 export { allNames } from './model/allNames.ts';
@@ -193,7 +182,7 @@ export {
 } from './model/classPlan.ts';
 export { type Club, ClubSchema, emptyClub, type Holiday, type TermSlot } from './model/club.ts';
 export { CONTACTS, type Contact } from './model/contacts.ts';
-export { type Basis, type Exchange, ExchangeSchema, notesOf } from './model/exchange.ts';
+export { BASES, type Basis, type Exchange, ExchangeSchema, notesOf } from './model/exchange.ts';
 export { freshId } from './model/freshId.ts';
 export { HAZARD_TAGS, type HazardTag } from './model/hazards.ts';
 export {
@@ -223,7 +212,14 @@ export {
 } from './model/map.ts';
 export { MECHANIC_FORMS, type Mechanic, MechanicSchema } from './model/mechanic.ts';
 export { MOVE_KINDS, type Move, MoveSchema, type Step, type Variant } from './model/move.ts';
-export { BUILD_VALUES, type FalsePositive, type Fault, type Fit, FitSchema } from './model/notes.ts';
+export {
+  BUILD_VALUES,
+  type FalsePositive,
+  type Fault,
+  type Fit,
+  FitSchema,
+  type SeenFault,
+} from './model/notes.ts';
 export { type Opponent, type Tendency, trustOffered } from './model/opponent.ts';
 export { isOutcome, type Landing, OUTCOMES, type Outcome } from './model/outcome.ts';
 export {

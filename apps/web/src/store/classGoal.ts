@@ -1,4 +1,4 @@
-import type { Level, Method } from '@aftersquall/core';
+import type { Basis, Level, Method } from '@aftersquall/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What has been typed for the next class, kept while other places are looked at. */
@@ -12,6 +12,10 @@ interface ClassGoal {
   level: Level;
   youth: boolean;
   method: Method;
+  /** On whose chances; those of the map where it is not said. */
+  figures: Basis | undefined;
+  /** Whether it begins from what the log says. */
+  fromLog: boolean;
 }
 
 const NOTHING: ClassGoal = {
@@ -23,6 +27,8 @@ const NOTHING: ClassGoal = {
   level: 'intermediate',
   youth: false,
   method: 'mixed',
+  figures: undefined,
+  fromLog: true,
 };
 
 const slice = createSlice({

@@ -1,4 +1,5 @@
-import type { ClassPlan, DocumentSummary, TaughtOn } from '@aftersquall/core';
+import type { ClassPlan, DocumentSummary } from '@aftersquall/core';
+import { today } from './records/newRecord.ts';
 
 /** A class as the list of classes has it. */
 export type ClassHead = Pick<
@@ -21,6 +22,8 @@ export const byDay = (a: ClassHead, b: ClassHead): number => {
   return day! < other! ? -1 : Number(day! > other!);
 };
 
-/** What classes did for what is known. */
-export const taughtIn = (classes: readonly DatedClass[]): TaughtOn[] =>
-  classes.flatMap(({ when, lesson, leftOver }) => (lesson ? [{ date: when.date, lesson, leftOver }] : []));
+/** The class that comes next: the first one from today on that was not run yet. */
+export const nextOf = (
+  classes: readonly DatedClass[],
+  isRecorded: (plan: ClassHead) => boolean,
+): DatedClass | undefined => classes.find((plan) => plan.when.date >= today() && !isRecorded(plan));

@@ -1,5 +1,7 @@
 import type { Method } from '../model/classPlan.ts';
+import type { Basis } from '../model/exchange.ts';
 import type { GuardMap } from '../model/map.ts';
+import type { SeenFault } from '../model/notes.ts';
 import type { Apparel, Level } from '../model/primitives.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 import type { WeighOptions } from '../weigh/mapGame.ts';
@@ -23,6 +25,10 @@ export interface LessonRequest {
   out?: readonly string[] | undefined;
   /** What comes back first, of earlier classes. */
   returns?: readonly ReturnOf[] | undefined;
+  /** Faults that were seen lately: taken up before anything else is drilled. */
+  faults?: readonly SeenFault[] | undefined;
+  /** On whose chances the map stands; kept with the lesson. */
+  figures?: Basis | undefined;
   changeOverSeconds?: number | undefined;
   options?: WeighOptions | undefined;
 }

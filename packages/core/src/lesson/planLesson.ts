@@ -8,6 +8,7 @@ import type { WeighOptions } from '../weigh/mapGame.ts';
 import { type FixedTimes, METHOD } from './assembly.ts';
 import { classSeconds, largestGroup } from './blockTime.ts';
 import { chooseRepertoire, isAbove } from './chooseRepertoire.ts';
+import { faultBlocks } from './faultBlocks.ts';
 import { fitBlocks } from './fitBlocks.ts';
 import { lessonBlocks } from './lessonBlocks.ts';
 import type { LessonRequest } from './lessonRequest.ts';
@@ -15,7 +16,7 @@ import { lessonRules } from './lessonRules.ts';
 import { stepWords } from './lessonWords.ts';
 import { DEMO, FOR_LINKS, leastReps, practicesOf, repsOf } from './practices.ts';
 import { repertoireOf } from './repertoire.ts';
-import { returnBlocks } from './returnBlocks.ts';
+import { returnBlocks, returnBudget } from './returnBlocks.ts';
 
 export interface PlannedLesson {
   lesson: Lesson;
@@ -53,9 +54,20 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const method = METHOD[request.method];
   const reset = map.settings.resetSeconds;
   const fixed = fixedTimes(budget, method.live);
-  const again = returnBlocks(map, request.returns ?? [], { sides, budget, room });
+  const first = returnBudget(budget);
+  const mends = faultBlocks(map, request.faults ?? [], { sides, budget: first, room });
+  const again = returnBlocks(map, request.returns ?? [], { sides, budget: first - mends.seconds, room });
   const drillBudget =
-    budget - again.seconds - fixed.talk - fixed.mechanics - fixed.review - fixed.water - fixed.live;
+    budget -
+    mends.seconds -
+    again.seconds -
+    fixed.talk -
+    fixed.mechanics -
+    fixed.review -
+    fixed.water -
+    fixed.live;
+  // What has to be taught is taught, though it was known once.
+  const known = (request.known ?? []).filter((move) => !request.pinned?.includes(move));
   const options = lessonOptions(request);
   const repertoire = repertoireOf(map, { root, options });
   const secondsOf = (move: string): number => {
@@ -67,7 +79,7 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const chosen = chooseRepertoire(map, repertoire, {
     root,
     level,
-    known: request.known,
+    known,
     pinned: request.pinned,
     out: request.out,
     seconds: secondsOf,
@@ -87,7 +99,7 @@ export function planLesson(request: LessonRequest): PlannedLesson {
     fixed,
     method,
     room,
-    again: again.blocks,
+    again: [...mends.blocks, ...again.blocks],
   });
   const fitted = fitBlocks(blocks, budget, room);
   const done = new Set(
@@ -101,7 +113,7 @@ export function planLesson(request: LessonRequest): PlannedLesson {
       youth: request.youth ?? false,
       ...(request.rules && { rules: request.rules.id }),
       method: request.method,
-      known: [...(request.known ?? [])],
+      known,
       pinned: [...(request.pinned ?? [])],
       out: [...(request.out ?? [])],
       steps: chosen.steps.map((step) => stepWords(map, step)),
@@ -109,6 +121,8 @@ export function planLesson(request: LessonRequest): PlannedLesson {
         const move = index.move.get(index.exchange.get(exchange)!.move)!;
         return { move: move.id, name: move.name, exchange, why };
       }),
+      faults: mends.taken,
+      ...(request.figures && { figures: request.figures }),
       before: chosen.before,
       value: chosen.value,
       withAll: chosen.withAll,
@@ -142,7 +156,7 @@ function whyNothing(
     return `Nothing from “${start.name}” may be done under these rules and in this apparel: choose other ones, or another start.`;
   if (own.every((move) => isAbove(move, start, level)))
     return `Nothing from “${start.name}” is for ${level} classes: take a higher level, or another start.`;
-  return `Nothing new from “${start.name}” is left that fits into ${minutes} minutes: leave less out, take more time, one side, or another start.`;
+  return `Nothing new from “${start.name}” is left that fits into ${minutes} minutes: count less as known, leave less out, take more time, one side, or another start.`;
 }
 
 /** Seconds of what every class has, shorter in a short one. */

@@ -31,6 +31,20 @@ describe('a term over a map that is soon taught', () => {
     expect(fading.map(({ kept }) => kept)).toEqual(fading.map(({ kept }) => kept).sort((a, b) => a - b));
   });
 
+  it('counts what was recorded of a class, not what was planned for it, and days that no class planned', () => {
+    const [first] = term.map(({ date, start, planned: { lesson } }) => ({ id: date, date, start, lesson }));
+    const [done, ...skipped] = first!.lesson.steps;
+    const earlier = { date: '2026-11-01', moves: [{ move: 'elsewhere', name: 'Elsewhere' }] };
+    const own = { date: first!.date, moves: [done!] };
+    const { lines } = tellTerm(map, [{ ...first!, recorded: true }], { days: [earlier, own] });
+    expect(lines.map(({ move, practised: on }) => [move, on])).toEqual([
+      ['elsewhere', ['2026-11-01']],
+      [done!.move, [first!.date]],
+    ]);
+    expect(lines[0]!.points[0]).toEqual({ date: '2026-11-01', kept: 1 });
+    expect(lines.flatMap(({ move }) => skipped.filter((step) => step.move === move))).toEqual([]);
+  });
+
   it('of no classes at all is silent', () => {
     expect(tellTerm(map, [])).toEqual({ classes: [], lines: [] });
   });

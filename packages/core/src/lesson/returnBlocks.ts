@@ -16,11 +16,14 @@ export interface ReturnOf {
 
 /** Of a class's time at most so much is for what comes back. */
 const FOR_RETURNS = 0.2;
-const REPS = 2;
+export const AGAIN_REPS = 2;
+
+/** How many seconds of a class are for what comes back, faults and moves together. */
+export const returnBudget = (classSeconds: number): number => classSeconds * FOR_RETURNS;
 
 /**
- * What comes back first in a class: a block each, two reps on a side, in the order given, as many as a fifth of the time holds.
- * @param budget seconds of the class
+ * What comes back first in a class: a block each, two reps on a side, in the order given, as many as the time holds.
+ * @param budget seconds there are for it
  */
 export function returnBlocks(
   map: GuardMap,
@@ -48,7 +51,7 @@ export function returnBlocks(
       title: clip(`Again: ${move.name}${met}`),
       why: one.why,
       links: [link],
-      reps: REPS,
+      reps: AGAIN_REPS,
       sides,
       secondsPerRep: link.seconds + map.settings.resetSeconds,
       demoSeconds: 0,
@@ -57,7 +60,7 @@ export function returnBlocks(
       ...roleWords(map, [exchange]),
     };
     const { total } = blockTime(block, room);
-    if (seconds + total > budget * FOR_RETURNS) continue;
+    if (seconds + total > budget) continue;
     seconds += total;
     blocks.push(block);
     returned.push(one);

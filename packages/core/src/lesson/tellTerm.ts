@@ -3,8 +3,8 @@ import type { Lesson } from '../model/classPlan.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { isOutcome } from '../model/outcome.ts';
-import { type Memory, retained } from './memory.ts';
-import { FADING, remember } from './planTerm.ts';
+import { FADING, learn, movesOfLesson, nothingLearnt, type TaughtOn } from './learnt.ts';
+import { retained } from './memory.ts';
 import { isoDay } from './termDates.ts';
 
 /** A class on a date, with what it teaches. */
@@ -13,6 +13,8 @@ export interface DatedLesson {
   date: string;
   start: string;
   lesson: Pick<Lesson, 'root' | 'steps' | 'returns'>;
+  /** It was held and its day is recorded: what it practised is what the record says. */
+  recorded?: boolean | undefined;
 }
 
 export interface TermClassStory {
@@ -40,42 +42,63 @@ export interface TermStory {
 
 /**
  * What a term comes to: of every class what it stands on that was not taught before it, and what has faded and is not in
- * it; of every move how much of it is kept, day by day.
+ * it; of every move how much of it is kept, day by day. A class counts as held by its plan, unless its day is recorded.
+ * @param days what records say of days, in order
  * @param until the last day of the lines, year-month-day; the last class when absent
  */
-export function tellTerm(map: GuardMap, lessons: readonly DatedLesson[], until?: string): TermStory {
+export function tellTerm(
+  map: GuardMap,
+  lessons: readonly DatedLesson[],
+  { days = [], until }: { days?: readonly TaughtOn[]; until?: string } = {},
+): TermStory {
   const ordered = [...lessons].sort((a, b) => (`${a.date} ${a.start}` < `${b.date} ${b.start}` ? -1 : 1));
-  const state = new Map<string, Memory>();
+  const learnt = nothingLearnt();
+  const { memories } = learnt;
   const lines = new Map<string, RetentionLine>();
-  const last = until ?? ordered.at(-1)?.date ?? '';
+  const waiting = [...days];
   let day = '';
   const goTo = (date: string) => {
+    day ||= date;
     for (; day < date; day = nextDay(day))
       for (const [move, line] of lines)
-        line.points.push({ date: day, kept: retained(state.get(move)!, day) });
+        line.points.push({ date: day, kept: retained(memories.get(move)!, day) });
   };
-  const classes = ordered.map(({ id, date, lesson }, i): TermClassStory => {
-    day ||= date;
+  const take = (taught: TaughtOn) => {
+    const { date } = taught;
     goTo(date);
-    const story: TermClassStory = {
-      id,
-      broken: brokenIn(map, ordered, i, new Set(state.keys())),
-      fading: [...state].flatMap(([move, memory]) => {
-        const kept = retained(memory, date);
-        const back = [...lesson.steps, ...lesson.returns].some((one) => one.move === move);
-        return back || kept >= FADING ? [] : [{ move, name: lines.get(move)!.name, kept }];
-      }),
-    };
-    story.fading.sort((a, b) => a.kept - b.kept);
-    remember(state, { date, lesson });
-    for (const { move, name } of [...lesson.steps, ...lesson.returns]) {
+    learn(learnt, taught);
+    for (const { move, name } of taught.moves) {
       const line = lines.get(move) ?? { move, name, practised: [], points: [] };
       lines.set(move, line);
       if (!line.practised.includes(date)) line.practised.push(date);
     }
+  };
+  const takeDays = (isDue: (date: string) => boolean) => {
+    for (let next = waiting[0]; next && isDue(next.date); next = waiting[0]) {
+      take(next);
+      waiting.shift();
+    }
+  };
+  const classes = ordered.map(({ id, date, lesson, recorded }, i): TermClassStory => {
+    takeDays((recordedOn) => recordedOn < date);
+    goTo(date);
+    const moves = movesOfLesson(lesson);
+    const story: TermClassStory = {
+      id,
+      broken: brokenIn(map, ordered, i, new Set(memories.keys())),
+      fading: [...memories].flatMap(([move, memory]) => {
+        const kept = retained(memory, date);
+        const back = moves.some((one) => one.move === move);
+        return back || kept >= FADING ? [] : [{ move, name: lines.get(move)!.name, kept }];
+      }),
+    };
+    story.fading.sort((a, b) => a.kept - b.kept);
+    if (!recorded) take({ date, moves });
     return story;
   });
-  if (day) goTo(nextDay(last));
+  takeDays(() => true);
+  const last = until ?? ordered.at(-1)?.date ?? days.at(-1)?.date;
+  if (day && last) goTo(nextDay(last));
   return { classes, lines: [...lines.values()] };
 }
 

@@ -1,6 +1,6 @@
 import { batch, type Command } from '../documents/command.ts';
 import { edit } from '../documents/edit.ts';
-import type { Exchange } from '../model/exchange.ts';
+import type { Basis, Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Practice } from '../model/practice.ts';
@@ -74,12 +74,8 @@ export function takeBlend(rows: readonly Evidence[]): Command {
   );
 }
 
-/** On which figures a map is weighed. */
-export const BASES = ['coach', 'logged', 'blended'] as const;
-export type WeighedOn = (typeof BASES)[number];
-
 /** The map with the chances of the coach, of the log, or of both; what was never tried keeps the coach's. */
-export function mapOn(map: GuardMap, practice: Practice, basis: WeighedOn): GuardMap {
+export function mapOn(map: GuardMap, practice: Practice, basis: Basis): GuardMap {
   const known = new Map(evidenceOf(map, practice).map((row) => [row.exchange.id, row]));
   return {
     ...map,

@@ -1,13 +1,9 @@
+import type { SeenFault } from '../model/notes.ts';
 import type { Practice } from '../model/practice.ts';
 import { weekOf } from './practice.ts';
 
 /** A fault over the weeks. */
-export interface FaultTrend {
-  of: Practice['faults'][number]['of'];
-  id: string;
-  name: string;
-  fault: string;
-  falsePositive: boolean;
+export interface FaultTrend extends SeenFault {
   /** Week by week, the oldest first. */
   counts: number[];
   total: number;
@@ -17,6 +13,10 @@ export interface FaultTrend {
 
 const DAY = 86_400_000;
 const HALF_LIFE = 2;
+/** So many matter at once. */
+const MATTER = 3;
+/** A fault that nobody was seen with for so many weeks is mended. */
+const MENDED_AFTER = 4;
 
 /** The Mondays from one day to another. */
 export function weeksBetween(from: string, to: string): string[] {
@@ -52,3 +52,7 @@ export function faultTrends({ faults }: Practice, weeks: readonly string[]): Fau
   }
   return [...trends.values()].sort((a, b) => b.now - a.now || (a.fault < b.fault ? -1 : 1));
 }
+
+/** The faults that matter now: those that were seen in the last weeks, the three that weigh most. */
+export const faultsNow = (trends: readonly FaultTrend[]): FaultTrend[] =>
+  trends.filter(({ counts }) => counts.slice(-MENDED_AFTER).some((count) => count > 0)).slice(0, MATTER);

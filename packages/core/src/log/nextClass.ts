@@ -1,7 +1,8 @@
+import { FADING } from '../lesson/learnt.ts';
 import type { Practice } from '../model/practice.ts';
 import type { Evidence } from './evidence.ts';
 import type { Kept } from './fading.ts';
-import type { FaultTrend } from './faultTrend.ts';
+import { type FaultTrend, faultsNow } from './faultTrend.ts';
 
 /** A move with what of it stands out: the first of its answers, and how many there are. */
 type OfMove<T> = T & { answers: number };
@@ -18,11 +19,6 @@ export interface NextClass {
   thin: Evidence[];
 }
 
-/** Below this something fades. */
-const FADES = 0.85;
-const FAULTS = 3;
-/** A fault that nobody was seen with for so many weeks is mended. */
-const MENDED_AFTER = 4;
 const SOME = 5;
 
 /** Every move once: a coach teaches moves, and what top does about them comes with it. */
@@ -45,12 +41,10 @@ export function nextClass(
   evidence: readonly Evidence[],
 ): NextClass {
   const latest = new Map(missed.filter(({ backOn }) => !backOn).map((one) => [one.exchange, one]));
-  const seenLately = ({ counts }: FaultTrend): boolean =>
-    counts.slice(-MENDED_AFTER).some((count) => count > 0);
   return {
     carried: byMove([...latest.values()]),
-    faults: trends.filter(seenLately).slice(0, FAULTS),
-    fading: byMove(kept.filter(({ retention }) => retention < FADES)).slice(0, SOME),
+    faults: faultsNow(trends),
+    fading: byMove(kept.filter(({ retention }) => retention < FADING)).slice(0, SOME),
     thin: [...evidence].sort((a, b) => b.more - a.more).slice(0, SOME),
   };
 }

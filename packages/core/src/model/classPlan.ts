@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { BlockSchema } from './blocks/blockKinds.ts';
+import { BasisSchema } from './exchange.ts';
+import { SeenFaultSchema } from './notes.ts';
 import {
   ApparelSchema,
   DaySchema,
@@ -51,6 +53,10 @@ const LessonSchema = z.strictObject({
   out: z.array(IdSchema).default([]),
   steps: z.array(LessonStepSchema).max(40).default([]),
   returns: z.array(LessonReturnSchema).max(40).default([]),
+  /** Seen lately, and taken up first. */
+  faults: z.array(SeenFaultSchema).max(10).default([]),
+  /** On whose chances it was chosen; those of the map where it is not said. */
+  figures: BasisSchema.optional(),
   /** Points of a round from the root: before, with the lesson, with the whole map. */
   before: z.number(),
   value: z.number(),

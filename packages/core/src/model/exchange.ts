@@ -4,7 +4,9 @@ import { LandingSchema } from './outcome.ts';
 import { ChanceSchema, IdSchema, SecondsSchema } from './primitives.ts';
 import { ReactionRefSchema, reactionKey } from './reaction.ts';
 
-const BasisSchema = z.enum(['coach', 'logged', 'blended']);
+/** Where a chance is from: the coach's own, counted, or both together. */
+export const BASES = ['coach', 'logged', 'blended'] as const;
+export const BasisSchema = z.enum(BASES);
 export type Basis = z.infer<typeof BasisSchema>;
 
 /**

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { IdSchema, TextSchema } from './primitives.ts';
+import { IdSchema, NameSchema, TextSchema } from './primitives.ts';
 
 /** A text that may be there; an empty one is as good as none. */
 export const NoteSchema = TextSchema.optional();
@@ -11,6 +11,18 @@ export const FaultSchema = z.strictObject({
   mend: NoteSchema,
 });
 export type Fault = z.infer<typeof FaultSchema>;
+
+/** A fault that was seen, with its words of that day. */
+export const SeenFaultSchema = z.strictObject({
+  /** What it is a fault of. */
+  of: z.enum(['position', 'move', 'mechanic']),
+  id: IdSchema,
+  name: NameSchema,
+  fault: TextSchema.min(1),
+  /** It looked right and was not. */
+  falsePositive: z.boolean().default(false),
+});
+export type SeenFault = z.infer<typeof SeenFaultSchema>;
 
 /** What seems to work, only against a kind or new partner, and the test that shows whether it does. */
 export const FalsePositiveSchema = z.strictObject({

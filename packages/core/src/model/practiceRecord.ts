@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { RESISTANCES } from './blocks/defineBlock.ts';
+import { SeenFaultSchema } from './notes.ts';
 import { DaySchema, IdSchema, NameSchema, TextSchema } from './primitives.ts';
 
 /** Made on the device, once for each record: the same key twice is the same record. */
@@ -72,13 +73,7 @@ const Trial = z.strictObject({
 const FaultCount = z.strictObject({
   ...common,
   kind: z.literal('fault'),
-  /** What it is a fault of. */
-  of: z.enum(['position', 'move', 'mechanic']),
-  id: IdSchema,
-  name: NameSchema,
-  fault: TextSchema.min(1),
-  /** It looked right and was not. */
-  falsePositive: z.boolean().default(false),
+  ...SeenFaultSchema.shape,
   count: z.number().int().min(1).max(500).default(1),
 });
 const Note = z.strictObject({ ...common, kind: z.literal('note'), text: TextSchema.min(1) });

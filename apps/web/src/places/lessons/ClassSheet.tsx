@@ -42,6 +42,7 @@ import { saveFile } from '../../components/saveFile.ts';
 import { changeDocument } from '../../store/documents/engine.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
+import { useFigures } from '../../store/records/useFigures.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { thePlanner } from '../../workers/planner.ts';
 import { Barred } from './Barred.tsx';
@@ -66,6 +67,7 @@ interface Props {
 export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
   const dispatch = useAppDispatch();
   const map = useDocument('map', plan.map)?.shown;
+  const figured = useFigures(map, plan.lesson?.figures);
   const [picked, setPicked] = useState<string>();
   const [busy, setBusy] = useState(false);
   const [paper, setPaper] = useState<Paper>('sheet');
@@ -106,10 +108,10 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
     else takeOut(one);
   };
   const chooseAnew = async (lesson: Lesson, changes: Partial<Lesson>) => {
-    if (!map) return;
+    if (!figured) return;
     setBusy(true);
     try {
-      const found = await thePlanner().planLesson(requestOf(map, plan, { ...lesson, ...changes }));
+      const found = await thePlanner().planLesson(requestOf(figured, plan, { ...lesson, ...changes }));
       const after = { ...plan, lesson: found.lesson, blocks: found.blocks, leftOver: found.leftOver };
       change(diffDocuments(plan, after, 'the lesson chosen anew'));
       onNext(found.next);
@@ -157,9 +159,9 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
           onChange={(apparel) => changeHead('apparel', apparel)}
         />
       </div>
-      {map && plan.lesson && (
+      {figured && plan.lesson && (
         <LessonTree
-          map={map}
+          map={figured}
           plan={plan}
           lesson={plan.lesson}
           next={next}

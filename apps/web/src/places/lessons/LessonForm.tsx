@@ -1,9 +1,10 @@
-import { type GuardMap, indexMap, METHODS, SHIPPED_PROFILES } from '@aftersquall/core';
+import { type Beginning, type GuardMap, indexMap, METHODS, SHIPPED_PROFILES } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
+import { FiguresChoice } from '../../components/FiguresChoice.tsx';
 import { rootChoices } from '../../components/fields/rootChoices.ts';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
@@ -34,11 +35,13 @@ const METHOD_WORDS = {
 interface Props {
   map: GuardMap;
   trouble: string;
+  /** What the log says it begins from; nothing where nothing is recorded. */
+  beginning: Beginning | undefined;
   onBuild: (asked: AskedLesson) => Promise<void>;
 }
 
 /** What a class is about in one line, and who comes: the whole class is made of that. */
-export function LessonForm({ map, trouble, onBuild }: Props) {
+export function LessonForm({ map, trouble, beginning, onBuild }: Props) {
   const dispatch = useAppDispatch();
   const goal = useAppSelector((state) => state.classGoal);
   const { apparel, rules } = useAppSelector(({ settings }) => settings);
@@ -70,6 +73,8 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
       rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
       method: goal.method,
       sides: goal.sides,
+      figures: goal.figures,
+      ...(goal.fromLog && beginning),
     }),
   );
   return (
@@ -113,6 +118,7 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
         <ApparelChoice above="Apparel" />
         <SidesChoice value={goal.sides} onChange={(sides) => dispatch(changeGoal({ sides }))} />
         <RulesChoice />
+        <FiguresChoice value={goal.figures} onChange={(figures) => dispatch(changeGoal({ figures }))} />
         <label className={`form-check ${styles.youth}`}>
           <input
             type="checkbox"
@@ -123,6 +129,17 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
           Youth class
         </label>
       </div>
+      {beginning && (
+        <label className={`form-check ${styles.beginning}`}>
+          <input
+            type="checkbox"
+            className="form-check-input"
+            checked={goal.fromLog}
+            onChange={({ target }) => dispatch(changeGoal({ fromLog: target.checked }))}
+          />{' '}
+          Begin from the log: {beginningWords(beginning)}
+        </label>
+      )}
       <div className={styles['goal-go']}>
         <button type="submit" className="btn btn-now" disabled={roots.length === 0 || isSubmitting}>
           {isSubmitting ? 'Choosing…' : 'Make the class'}
@@ -143,4 +160,12 @@ export function LessonForm({ map, trouble, onBuild }: Props) {
       </p>
     </Form>
   );
+}
+
+/** "3 faults come first, then what fades or was carried over (5 moves, as far as there is time). 36 moves count as known." */
+function beginningWords({ known, returns, faults }: Beginning): string {
+  const first = faults.length === 1 ? '1 fault comes first' : `${faults.length} faults come first`;
+  const moves = `${returns.length} ${returns.length === 1 ? 'answer' : 'answers'}, as far as there is time`;
+  const back = returns.length === 0 ? 'nothing has faded' : `then what was carried over or fades (${moves})`;
+  return `${first}, ${back}. ${known.length} moves count as known.`;
 }

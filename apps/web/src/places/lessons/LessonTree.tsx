@@ -14,10 +14,14 @@ import {
 } from '@aftersquall/core';
 import { Check, Pin, Plus, X } from 'lucide-react';
 import { clock } from '../../components/clock.ts';
+import { FIGURES_SENTENCE } from '../../components/FiguresChoice.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import styles from './lessonTree.module.scss';
 import { Rival } from './Rival.tsx';
+
+/** More known moves than this are folded away. */
+const FEW = 4;
 
 interface Props {
   map: GuardMap;
@@ -40,6 +44,22 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
   });
   const toggled = (list: readonly string[], id: string) =>
     list.includes(id) ? list.filter((one) => one !== id) : [...list, id];
+  const said = (word: string, id: string) => (
+    <button
+      key={id}
+      type="button"
+      className="chip"
+      title="Choose anew without saying so"
+      onClick={() =>
+        onChange({
+          known: lesson.known.filter((one) => one !== id),
+          out: lesson.out.filter((one) => one !== id),
+        })
+      }
+    >
+      {word}: {index.move.get(id)?.name ?? id} <X size={12} aria-hidden />
+    </button>
+  );
   return (
     <section className={styles.lesson} aria-label="What it teaches" aria-busy={busy}>
       <p className={styles.worth}>
@@ -49,6 +69,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
           {lesson.proved ? 'No other choice is worth more.' : 'The best of the choices tried.'}
           {lesson.value < lesson.before &&
             ' By what the map says, waiting here is worth more: look at where waiting leads.'}
+          {lesson.figures && ` ${FIGURES_SENTENCE[lesson.figures]}`}
           {rules && ` By ${rules}; the event’s current rule book decides.`}
         </small>
       </p>
@@ -96,24 +117,15 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
             <Plus size={13} aria-hidden /> {next.name}, {signedPoints(next.adds)}
           </button>
         )}
-        {[...lesson.known, ...lesson.out].map((id) => (
-          <button
-            key={id}
-            type="button"
-            className="chip"
-            title="Choose anew without saying so"
-            onClick={() =>
-              onChange({
-                known: lesson.known.filter((one) => one !== id),
-                out: lesson.out.filter((one) => one !== id),
-              })
-            }
-          >
-            {lesson.known.includes(id) ? 'known' : 'left out'}: {index.move.get(id)?.name ?? id}{' '}
-            <X size={12} aria-hidden />
-          </button>
-        ))}
+        {lesson.out.map((id) => said('left out', id))}
+        {lesson.known.length <= FEW && lesson.known.map((id) => said('known', id))}
       </div>
+      {lesson.known.length > FEW && (
+        <details>
+          <summary>{lesson.known.length} moves count as known</summary>
+          <div className="chip-field">{lesson.known.map((id) => said('known', id))}</div>
+        </details>
+      )}
     </section>
   );
 }

@@ -1,16 +1,18 @@
 import {
+  beginFrom,
   CLASS_FORMAT,
   CLASS_VERSION,
   type ClassPlan,
   ClassSchema,
   freshId,
   type GuardMap,
+  mapOn,
   type PlannedClass,
   type PlannedLesson,
 } from '@aftersquall/core';
 import { format, parseISO } from 'date-fns';
 import { Play, Plus } from 'lucide-react';
-import { type MouseEvent, useEffect, useState } from 'react';
+import { type MouseEvent, useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
@@ -25,6 +27,8 @@ import { closeDocument } from '../../store/documents/documentsSlice.ts';
 import { useDocument, useEditedDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
 import { selectMap } from '../../store/openMap.ts';
+import { today } from '../../store/records/newRecord.ts';
+import { pastOf, useHeld } from '../../store/records/useHeld.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { thePlanner } from '../../workers/planner.ts';
@@ -41,6 +45,18 @@ export function LessonsPlace() {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const { data: classes, error } = useListDocumentsQuery({ params: { kind: 'class' } });
+  const heads = useMemo(
+    () => (classes ?? []).map(headOf).filter((plan) => plan.map === map.id),
+    [classes, map.id],
+  );
+  const { practice, held } = useHeld(map, heads);
+  const beginning = useMemo(
+    () =>
+      practice && practice.sessions.length > 0
+        ? beginFrom(map, practice, { date: today(), days: held(pastOf(heads)) })
+        : undefined,
+    [map, practice, held, heads],
+  );
   const [removeDocument] = useRemoveDocumentMutation();
   const [note, setNote] = useState<PlannedClass>();
   const [next, setNext] = useState<PlannedLesson['next']>();
@@ -71,8 +87,9 @@ export function LessonsPlace() {
     setTrouble('');
     try {
       const planner = thePlanner();
-      const root = wanted ?? (await planner.helpfulRoot({ ...asked, map }));
-      const { lesson, blocks, leftOver, next: more } = await planner.planLesson({ ...asked, map, root });
+      const on = asked.figures && practice ? mapOn(map, practice, asked.figures) : map;
+      const root = wanted ?? (await planner.helpfulRoot({ ...asked, map: on }));
+      const { lesson, blocks, leftOver, next: more } = await planner.planLesson({ ...asked, map: on, root });
       const taken = (classes ?? []).map(({ id }) => id);
       const start = map.positions.find(({ id }) => id === root)!.name;
       const { minutes, people, apparel } = asked;
@@ -179,7 +196,7 @@ export function LessonsPlace() {
               {asReview ? (
                 <ReviewForm key={map.id} map={map} onBuild={build} />
               ) : (
-                <LessonForm key={map.id} map={map} trouble={trouble} onBuild={teach} />
+                <LessonForm key={map.id} map={map} trouble={trouble} beginning={beginning} onBuild={teach} />
               )}
             </>
           ) : open?.shown ? (

@@ -30,6 +30,8 @@ export const requestOf = (map: GuardMap, plan: ClassPlan, lesson: Lesson): Lesso
   pinned: lesson.pinned,
   out: lesson.out,
   returns: lesson.returns,
+  faults: lesson.faults,
+  figures: lesson.figures,
   minutes: plan.minutes,
   people: plan.people,
   apparel: plan.apparel,

@@ -1,10 +1,16 @@
 import { evidenceOf, fadingOf, faultTrends, nextClass, weeksBetween } from '@aftersquall/core';
+import { format, parseISO } from 'date-fns';
 import { ArrowRight } from 'lucide-react';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import { classAddress, mapAddress, termAddress } from '../../components/addresses.ts';
+import { type DatedClass, nextOf } from '../../store/classHead.ts';
+import { useHeld } from '../../store/records/useHeld.ts';
+import { useDatedClasses } from '../../store/useDatedClasses.ts';
 import styles from './log.module.scss';
 import { type LogPartProps, lineOf, percent } from './logPart.ts';
+
+const NONE: DatedClass[] = [];
 
 /** What the next class begins from: carried over, three faults, what fades, where evidence is thin. */
 export function NextPart({ map, practice, date, athlete }: LogPartProps & { athlete: string | undefined }) {
@@ -17,6 +23,9 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps & { athl
       evidenceOf(map, practice),
     );
   }, [map, practice, date, athlete]);
+  const classes = useDatedClasses(map.id) ?? NONE;
+  const { isRecorded } = useHeld(map, classes);
+  const coming = nextOf(classes, isRecorded);
   return (
     <div className={styles.next}>
       <Box title="Carried over" none="Everything that was planned was reached.">
@@ -66,9 +75,15 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps & { athl
         ))}
       </Box>
       <p className={styles.onwards}>
-        <Link className="btn btn-now" to={termAddress}>
-          <ArrowRight size={16} aria-hidden /> Into the term
-        </Link>
+        {coming ? (
+          <Link className="btn btn-now" to={`${termAddress}?class=${coming.id}`}>
+            <ArrowRight size={16} aria-hidden /> Plan “{coming.name}” on {dayOf(coming.when.date)} from this
+          </Link>
+        ) : (
+          <Link className="btn btn-now" to={termAddress}>
+            <ArrowRight size={16} aria-hidden /> Plan a term from this
+          </Link>
+        )}
         <Link className="btn btn-plain" to={classAddress()}>
           or a single class
         </Link>
@@ -77,6 +92,7 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps & { athl
   );
 }
 
+const dayOf = (date: string): string => format(parseISO(date), 'd MMMM');
 const answers = (count: number): string => (count > 1 ? `, ${count} answers` : '');
 
 function Box({ title, none, children }: { title: string; none: string; children: ReactNode[] }) {

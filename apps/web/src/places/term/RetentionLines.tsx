@@ -30,9 +30,9 @@ export function RetentionLines({ lines }: { lines: readonly RetentionLine[] }) {
     <section aria-label="What is kept">
       <h2>What is kept of each move</h2>
       <p className="soft small">
-        By the memory model, without records of your own yet: from the day it was taught to two weeks after
-        the last class. A dot is a class that practised it; under the line at {Math.round(FADING * 100)} % it
-        comes back.
+        By the memory model, from what was recorded and, for classes to come, from what is planned: until two
+        weeks after the last class. A dot is a day that practised it; under the line at{' '}
+        {Math.round(FADING * 100)} % it comes back.
       </p>
       <ul className={styles.lines}>
         {[...lines]

@@ -3,6 +3,7 @@ import {
   type Holiday,
   holidayOn,
   indexMap,
+  type Lesson,
   signedPoints,
   type TermClassStory,
 } from '@aftersquall/core';
@@ -13,6 +14,7 @@ import { classAddress } from '../../components/addresses.ts';
 import { DayField } from '../../components/fields/DayField.tsx';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import type { DatedClass } from '../../store/classHead.ts';
+import type { Held } from '../../store/records/useHeld.ts';
 import { renewTerm } from './renewTerm.ts';
 import styles from './term.module.scss';
 import { usePlanning } from './usePlanning.ts';
@@ -21,6 +23,7 @@ interface Props {
   map: GuardMap;
   plan: DatedClass;
   classes: readonly DatedClass[];
+  held: Held;
   story: TermClassStory | undefined;
   holidays: readonly Holiday[];
   onMove: (date: string) => void;
@@ -30,9 +33,9 @@ interface Props {
 const NAMED = 6;
 
 /** One class of the term: what it teaches, what comes back in it and why, what it stands on that is missing. */
-export function TermClass({ map, plan, classes, story, holidays, onMove }: Props) {
+export function TermClass({ map, plan, classes, held, story, holidays, onMove }: Props) {
   const { lesson, when } = plan;
-  const later = classes.slice(classes.indexOf(plan)).filter((one) => one.lesson);
+  const later = classes.slice(classes.indexOf(plan)).filter((one) => one.lesson && !held.isRecorded(one));
   const { progress, run, stop } = usePlanning();
   const holiday = holidayOn(holidays, when.date);
   const root = lesson && indexMap(map).position.get(lesson.root);
@@ -59,13 +62,29 @@ export function TermClass({ map, plan, classes, story, holidays, onMove }: Props
             A round from here: {signedPoints(lesson.before)} before, <b>{signedPoints(lesson.value)}</b>{' '}
             after.
           </p>
+          {lesson.faults.length > 0 && (
+            <>
+              <h3>Taken up first</h3>
+              <ul className={styles.faults}>
+                {lesson.faults.map(({ of, id, name, fault }) => (
+                  <li key={`${of} ${id} ${fault}`}>
+                    {fault} <small className="soft">{name}</small>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
           {lesson.returns.length > 0 && (
             <>
               <h3>Comes back first</h3>
               <ul>
-                {lesson.returns.map(({ exchange, name, why }) => (
-                  <li key={exchange}>
-                    {name} <small className="soft">{why}</small>
+                {byMove(lesson.returns).map(({ move, name, why, answers }) => (
+                  <li key={move}>
+                    {name}{' '}
+                    <small className="soft">
+                      {answers > 1 && `${answers} answers. `}
+                      {why}
+                    </small>
                   </li>
                 ))}
               </ul>
@@ -103,7 +122,7 @@ export function TermClass({ map, plan, classes, story, holidays, onMove }: Props
             <button
               type="button"
               className="btn btn-sm btn-plain"
-              onClick={() => void run(renewTerm(map, plan, classes))}
+              onClick={() => void run(renewTerm(map, plan, classes, held))}
             >
               <RefreshCw size={14} aria-hidden />{' '}
               {later.length === 1 ? 'Plan it anew' : `Plan it and the ${later.length - 1} after it anew`}
@@ -112,4 +131,12 @@ export function TermClass({ map, plan, classes, story, holidays, onMove }: Props
       </div>
     </aside>
   );
+}
+
+/** Every move that comes back once, with how many of its answers do. */
+function byMove(returns: Lesson['returns']): (Lesson['returns'][number] & { answers: number })[] {
+  const moves = new Map<string, Lesson['returns'][number] & { answers: number }>();
+  for (const one of returns)
+    moves.set(one.move, { ...one, answers: (moves.get(one.move)?.answers ?? 0) + 1 });
+  return [...moves.values()];
 }

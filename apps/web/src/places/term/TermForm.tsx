@@ -22,7 +22,9 @@ import { rootChoices } from '../../components/fields/rootChoices.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
-import { type DatedClass, taughtIn } from '../../store/classHead.ts';
+import type { DatedClass } from '../../store/classHead.ts';
+import { useFigures } from '../../store/records/useFigures.ts';
+import type { Held } from '../../store/records/useHeld.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { keepTerm } from './keepTerm.ts';
 import styles from './term.module.scss';
@@ -35,14 +37,16 @@ interface Props {
   map: GuardMap;
   club: Club;
   classes: readonly DatedClass[];
+  held: Held;
   onClub: (command: Command, announce?: string) => Issue[];
   onPlanned: (first: string) => void;
 }
 
 /** When classes are held and what they work through: a class for every day is made of that. */
-export function TermForm({ map, club, classes, onClub, onPlanned }: Props) {
+export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props) {
   const goal = useAppSelector((state) => state.classGoal);
   const { apparel, rules } = useAppSelector(({ settings }) => settings);
+  const figured = useFigures(map, goal.figures);
   const today = new Date();
   const [from, setFrom] = useState(isoDay(isMonday(today) ? today : nextMonday(today)));
   const [weeks, setWeeks] = useState(6);
@@ -79,10 +83,12 @@ export function TermForm({ map, club, classes, onClub, onPlanned }: Props) {
     run(
       keepTerm(
         {
-          map,
+          map: figured,
           dates: free,
           themes,
-          held: taughtIn(classes),
+          held: held.held(classes),
+          faults: held.faults,
+          figures: goal.figures,
           people: Number(goal.people) || 14,
           apparel,
           level: goal.level,

@@ -13,20 +13,24 @@ import { LessonTabs } from '../../components/LessonTabs.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
-import { api, useListDocumentsQuery } from '../../store/api.ts';
-import { byDay, type DatedClass, headOf, isDated } from '../../store/classHead.ts';
+import { api } from '../../store/api.ts';
+import { type DatedClass, nextOf } from '../../store/classHead.ts';
 import { changeDocument, openDocument } from '../../store/documents/engine.ts';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
 import { selectMap } from '../../store/openMap.ts';
+import { useHeld } from '../../store/records/useHeld.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useAddress } from '../../store/useAddress.ts';
 import { useClub } from '../../store/useClub.ts';
+import { useDatedClasses } from '../../store/useDatedClasses.ts';
 import { RetentionLines } from './RetentionLines.tsx';
 import { TermCalendar } from './TermCalendar.tsx';
 import { TermClass } from './TermClass.tsx';
 import { TermForm } from './TermForm.tsx';
 import styles from './term.module.scss';
 
+const NONE: DatedClass[] = [];
 const NOTHING: TermStory = { classes: [], lines: [] };
 
 /** The term: classes on their days, what each stands on and brings back, and how much of every move is kept. */
@@ -34,23 +38,24 @@ export function TermPlace() {
   const map = useAppSelector(selectMap)!;
   const dispatch = useAppDispatch();
   const { club, change: changeClub } = useClub();
-  const { data } = useListDocumentsQuery({ params: { kind: 'class' } });
-  const classes = useMemo(
-    () =>
-      (data ?? [])
-        .map(headOf)
-        .filter((plan): plan is DatedClass => plan.map === map.id && isDated(plan))
-        .sort(byDay),
-    [data, map.id],
-  );
+  const dated = useDatedClasses(map.id);
+  const classes = dated ?? NONE;
+  const held = useHeld(map, classes);
+  const { days, isRecorded } = held;
   const story = useMemo(() => {
-    const lessons = classes.flatMap(({ id, when, lesson }) => (lesson ? [{ id, ...when, lesson }] : []));
+    const lessons = classes.flatMap((plan) => {
+      const { id, when, lesson } = plan;
+      return lesson ? [{ id, ...when, lesson, recorded: isRecorded(plan) }] : [];
+    });
     const last = classes.at(-1)?.when.date;
-    return last ? tellTerm(map, lessons, isoDay(addDays(parseISO(last), 14))) : NOTHING;
-  }, [map, classes]);
-  const [picked, setPicked] = useState<string>();
+    return last ? tellTerm(map, lessons, { days, until: isoDay(addDays(parseISO(last), 14)) }) : NOTHING;
+  }, [map, classes, days, isRecorded]);
+  const [params, set] = useAddress();
+  const picked = params.get('class') ?? undefined;
+  const setPicked = (id: string) => set({ class: id });
   const [planning, setPlanning] = useState(false);
-  const open = classes.find(({ id }) => id === picked) ?? classes[0];
+  // What comes next is open first.
+  const open = classes.find(({ id }) => id === picked) ?? nextOf(classes, isRecorded) ?? classes[0];
   useEditedDocument('class', open?.id);
   const move = async (plan: DatedClass, date: string) => {
     if (date === plan.when.date) return;
@@ -85,7 +90,7 @@ export function TermPlace() {
     const name = club?.name ?? map.name;
     saveFile(`${map.id}-term.ics`, printCalendar(plans, { name }), 'text/calendar;charset=utf-8');
   };
-  const showForm = planning || (data !== undefined && classes.length === 0);
+  const showForm = planning || dated?.length === 0;
   return (
     <>
       <title>Term · Lessons</title>
@@ -118,6 +123,7 @@ export function TermPlace() {
             map={map}
             club={club}
             classes={classes}
+            held={held}
             onClub={changeClub}
             onPlanned={(first) => {
               setPlanning(false);
@@ -142,6 +148,7 @@ export function TermPlace() {
                   map={map}
                   plan={open}
                   classes={classes}
+                  held={held}
                   holidays={club?.holidays ?? []}
                   story={story.classes.find(({ id }) => id === open.id)}
                   onMove={(date) => void move(open, date)}

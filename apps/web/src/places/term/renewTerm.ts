@@ -1,26 +1,34 @@
-import { diffDocuments, type GuardMap, SHIPPED_PROFILES } from '@aftersquall/core';
-import { type DatedClass, taughtIn } from '../../store/classHead.ts';
+import { diffDocuments, type GuardMap, mapOn, SHIPPED_PROFILES } from '@aftersquall/core';
+import type { DatedClass } from '../../store/classHead.ts';
 import { selectSession } from '../../store/documents/documentsSlice.ts';
 import { changeDocument, openDocument } from '../../store/documents/engine.ts';
 import { notify } from '../../store/notices.ts';
+import type { Held } from '../../store/records/useHeld.ts';
 import type { AppThunk } from '../../store/store.ts';
 import type { PlanTerm } from './usePlanning.ts';
 
-/** Plans a class and what comes after it anew, on the days there are, by what was taught before; each class can be undone. */
+/** Plans a class and what comes after it anew, on the days there are, by what was practised before; each class can be undone. */
 export const renewTerm =
-  (map: GuardMap, from: DatedClass, classes: readonly DatedClass[]) =>
+  (
+    map: GuardMap,
+    from: DatedClass,
+    classes: readonly DatedClass[],
+    { practice, held, isRecorded, faults }: Held,
+  ) =>
   (plan: PlanTerm): AppThunk<Promise<void>> =>
   async (dispatch, getState) => {
     const at = classes.indexOf(from);
-    const later = classes.slice(at).filter((one) => one.lesson);
+    const later = classes.slice(at).filter((one) => one.lesson && !isRecorded(one));
     const [next] = later;
     if (!next?.lesson) return;
-    const { level, youth, rules, method } = next.lesson;
+    const { level, youth, rules, method, figures } = next.lesson;
     const planned = await plan({
-      map,
+      map: figures && practice ? mapOn(map, practice, figures) : map,
       dates: later.map(({ when, minutes }) => ({ ...when, minutes })),
       themes: [...new Set(later.map(({ lesson }) => lesson!.root))],
-      held: taughtIn(classes.slice(0, at)),
+      held: held(classes.slice(0, at)),
+      faults,
+      figures,
       people: next.people,
       apparel: next.apparel,
       level,

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
-import { SelectField } from '../../components/fields/SelectField.tsx';
+import { FiguresChoice, figuresOf } from '../../components/FiguresChoice.tsx';
 import { LevelChoice } from '../../components/LevelChoice.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
@@ -31,7 +31,7 @@ export function WeighPlace() {
   const map = useAppSelector(selectMap)!;
   useEditedDocument('map', map.id);
   const [params, set] = useAddress();
-  const figures = params.get('figures');
+  const figures = figuresOf(params.get('figures'));
   const figured = useFigures(map, figures);
   const asked = useWhatIf(map);
   const { question, other, whatIf } = asked;
@@ -77,18 +77,7 @@ export function WeighPlace() {
         <RulesChoice inBar />
         <LevelChoice />
         <ScenarioBar map={map} asked={asked} />
-        <SelectField
-          label="On whose figures"
-          hideLabel
-          value={figures ?? ''}
-          choices={[
-            { value: '', name: 'the map’s figures' },
-            { value: 'coach', name: 'the coach’s guesses' },
-            { value: 'logged', name: 'what the log says' },
-            { value: 'blended', name: 'guess and log' },
-          ]}
-          onChange={(value) => set({ figures: value })}
-        />
+        <FiguresChoice hideLabel value={figures} onChange={(value) => set({ figures: value })} />
         <span className="push" />
         <SaveState />
         <TakeAlong map={map} whatIf={whatIf} />

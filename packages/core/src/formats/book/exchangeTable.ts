@@ -1,4 +1,4 @@
-import type { Exchange } from '../../model/exchange.ts';
+import { BASES, type Exchange } from '../../model/exchange.ts';
 import { reactionKey } from '../../model/reaction.ts';
 import { BookSlip, escapeText, readWord } from './text.ts';
 import { chance, id, landing, number, reference, seconds } from './values.ts';
@@ -15,7 +15,6 @@ interface Column {
 const usualId = ({ move, reaction, variant }: Pick<Exchange, 'move' | 'reaction' | 'variant'>): string =>
   [move, reactionKey(reaction).replace('~', 'other-'), variant].filter(Boolean).join('--');
 
-const BASES = ['coach', 'logged', 'blended'] as const;
 /** Stands for a chance of which nobody has said on what it rests. */
 const NO_BASIS = '?';
 

@@ -1,0 +1,42 @@
+import { BASES, type Basis } from '@aftersquall/core';
+import { SelectField } from './fields/SelectField.tsx';
+
+/** Whose chances are reckoned with; those of the map where nothing is chosen. */
+export type Figures = Basis | undefined;
+
+const WORDS: Record<Basis, string> = {
+  coach: 'the coach’s guesses',
+  logged: 'what the log says',
+  blended: 'guess and log',
+};
+
+/** On what something was chosen, in a sentence. */
+export const FIGURES_SENTENCE: Record<Basis, string> = {
+  coach: 'On the coach’s own guesses.',
+  logged: 'On what the log says.',
+  blended: 'On guess and log together.',
+};
+
+export const figuresOf = (text: string | null): Figures => BASES.find((one) => one === text);
+
+interface Props {
+  value: Figures;
+  onChange: (value: Figures) => void;
+  hideLabel?: boolean;
+}
+
+/** On whose figures something is weighed or planned. */
+export function FiguresChoice({ value, onChange, hideLabel = false }: Props) {
+  return (
+    <SelectField
+      label="On whose figures"
+      hideLabel={hideLabel}
+      value={value ?? ''}
+      choices={[
+        { value: '', name: 'the map’s figures' },
+        ...BASES.map((one) => ({ value: one, name: WORDS[one] })),
+      ]}
+      onChange={(text) => onChange(figuresOf(text))}
+    />
+  );
+}
