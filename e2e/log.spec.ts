@@ -202,15 +202,13 @@ test('a whole turn: a class is run, logged and blended, and the map is weighed o
     page.getByRole('region', { name: 'Carried over' }).getByRole('listitem').first(),
   ).toBeVisible();
   // What was just run is not planned anew: the one after it is, from what the log says.
-  await page
-    .getByRole('link', { name: /^Plan “Half guard, flattened and crossfaced” on 3 December/ })
-    .click();
+  await page.getByRole('link', { name: /^Plan “Half guard, flattened and crossfaced” on / }).click();
   const card = page.getByRole('complementary', { name: 'The class' });
-  await expect(card).toContainText('Thursday 3 December');
+  await expect(card).toContainText('Thursday');
   await card.getByRole('button', { name: 'Plan it and the 6 after it anew' }).click();
   await expect(page.getByRole('status').filter({ hasText: '7 classes planned anew.' })).toBeVisible();
   await expect(card.getByRole('heading', { name: 'Taken up first' })).toBeVisible();
-  await expect(card.getByRole('listitem').filter({ hasText: 'It found no time' }).first()).toBeVisible();
+  await expect(card.getByRole('listitem').filter({ hasText: 'found no time' }).first()).toBeVisible();
 });
 
 test('what an opponent does is counted from the log', async ({ page, shipped }) => {

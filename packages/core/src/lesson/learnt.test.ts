@@ -44,7 +44,7 @@ describe('what comes back', () => {
       leftOver: [first!.id],
     });
     expect(returnsOn(map, learnt, '2026-10-02')).toEqual([
-      { exchange: first!.id, why: 'It found no time on 1 October.' },
+      { exchange: first!.id, why: 'It was planned before and found no time.' },
     ]);
     const late = returnsOn(map, learnt, '2027-04-01');
     const kept = Math.round(retained(practised(undefined, '2026-10-01'), '2027-04-01') * 100);

@@ -1,4 +1,3 @@
-import { format, parseISO } from 'date-fns';
 import type { Lesson } from '../model/classPlan.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -65,9 +64,9 @@ export function returnsOn(map: GuardMap, { memories, carried }: Learnt, date: st
     .sort((a, b) => a.kept - b.kept || (a.move < b.move ? -1 : 1));
   const carriedMoves = new Set([...carried.keys()].map((id) => index.exchange.get(id)?.move));
   return [
-    ...[...carried].map(([exchange, day]) => ({
+    ...[...carried.keys()].map((exchange) => ({
       exchange,
-      why: `It found no time on ${format(parseISO(day), 'd MMMM')}.`,
+      why: 'It was planned before and found no time.',
     })),
     ...fading.flatMap(({ move, kept }) => {
       if (carriedMoves.has(move)) return [];
