@@ -58,7 +58,16 @@ test('nothing serious stands in anybody’s way in a record and on the mat while
   await page.goto(`${shipped.url}/club/log?session=demo-class-20&weeks=all`);
   await expect(page.getByRole('region', { name: 'Record of the class' }).getByText('Faults')).toBeVisible();
   expect(await seriousTrouble(page)).toEqual([]);
-  await countOnMat(page, shipped.url, /^Set up/);
+  await countOnMat(page, shipped.url, /^First: /);
+  expect(await seriousTrouble(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Who is here', exact: true }).click();
+  await expect(page.getByRole('group', { name: 'Who is here' })).toBeVisible();
+  expect(await seriousTrouble(page)).toEqual([]);
+  await page.getByRole('button', { name: 'For a bright hall' }).click();
+  expect(await seriousTrouble(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page.getByRole('button', { name: 'End the class here' }).click();
+  await expect(page.getByRole('heading', { name: /^That was/ })).toBeVisible();
   expect(await seriousTrouble(page)).toEqual([]);
 });
 

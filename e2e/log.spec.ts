@@ -13,7 +13,7 @@ test('the next class begins from what was carried over, counted, fading and thin
   await expect(box('Three faults that matter now').getByRole('listitem').first()).toContainText('in all');
   await expect(box('Fading').getByRole('listitem').first()).toContainText(/% kept.*, last on/);
   await expect(box('Thin evidence').getByRole('listitem')).toHaveCount(5);
-  await page.getByRole('link', { name: 'Into the term' }).click();
+  await page.getByRole('link', { name: /^Plan “Tuesday: from the sleeve to the back” on/ }).click();
   await expect(page).toHaveURL(/club\/term/);
 });
 

@@ -205,3 +205,73 @@ test('nothing is cut on a phone', async ({ page, demo }) => {
   await expect(page.getByRole('button', { name: 'Full screen' })).toBeInViewport({ ratio: 1 });
   await expect(page.getByText(/^0:00 of/)).toBeInViewport({ ratio: 1 });
 });
+
+test('who is here is said on the mat: the class is reckoned for them, and their tries are theirs', async ({
+  page,
+  shipped,
+  request,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
+  await page.goto(`${shipped.url}/club/mat/tuesday`);
+  const spent = page.locator('.spent');
+  await expect(spent).toContainText(/^0:00 of/);
+  const forFourteen = await spent.innerText();
+  const who = page.getByRole('button', { name: 'Who is here', exact: true });
+  await who.click();
+  const here = page.getByRole('group', { name: 'Who is here' });
+  await here.getByRole('button', { name: /^All of/ }).click();
+  await here.getByRole('button', { name: 'Skua' }).click();
+  await expect(here).toContainText(/13 are here, \d+:\d\d for them/);
+  // Thirteen have a three among them: all wait for its third turn.
+  await expect(spent).not.toHaveText(forFourteen);
+  await here.getByRole('button', { name: 'No three: the coach works in' }).click();
+  await expect(spent).toHaveText(forFourteen);
+  await page.keyboard.press('Escape');
+  await expect(here).toBeHidden();
+
+  await page.getByRole('button', { name: 'Start' }).click();
+  await who.click();
+  await here.getByRole('button', { name: 'Knot' }).click();
+  await expect(here).toContainText('12 are here.');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page
+    .getByRole('group', { name: 'Go to' })
+    .getByRole('button', { name: /^Drag past/ })
+    .first()
+    .click();
+  await page.keyboard.press('c');
+  const counting = page.getByRole('region', { name: 'Count what is seen' });
+  await counting.getByLabel('Who tried').selectOption('Gull');
+  await counting.getByRole('button', { name: 'full', exact: true }).click();
+  await counting.getByRole('button', { name: 'Worked' }).click();
+  await expect
+    .poll(async () => {
+      const { sessions, trials } = await practice(request, shipped.url);
+      const last = sessions.find(({ class: of }) => of === 'tuesday');
+      const tried = trials.filter(({ exchange }) => exchange === 'drag-past--kneel-inside');
+      return [last?.people, last?.athletes.length, tried.map((one) => [one.worked, one.tried])];
+    })
+    .toEqual([12, 12, [[1, 1]]]);
+  const hers = await request.get(`${shipped.url}/api/practice?map=kelpwick&athlete=gull`);
+  expect(
+    ((await hers.json()) as Practice).trials.some(({ exchange }) => exchange === 'drag-past--kneel-inside'),
+  ).toBe(true);
+});
+
+test('in a bright hall it is ink on paper, and stays so', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/club/mat/tuesday`);
+  const ground = () =>
+    page
+      .getByRole('main')
+      .evaluate((main) => getComputedStyle(main).backgroundColor.match(/\d+/g)!.map(Number));
+  await expect(page.getByRole('timer')).toBeVisible();
+  expect((await ground())[0]).toBeLessThan(60);
+  await page.getByRole('button', { name: 'For a bright hall' }).click();
+  expect((await ground())[0]).toBeGreaterThan(200);
+  await page.reload();
+  await expect(page.getByRole('timer')).toBeVisible();
+  expect((await ground())[0]).toBeGreaterThan(200);
+  await page.keyboard.press('b');
+  expect((await ground())[0]).toBeLessThan(60);
+});

@@ -2,10 +2,13 @@ import { type Apparel, type Builds, CLUB_LEVEL, type PlayLevel } from '@aftersqu
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 export type Theme = 'light' | 'dark';
+/** How light it is where the class is run: ink on paper, or paper on ink. */
+export type Hall = 'dim' | 'bright';
 
 interface Settings {
   /** Undefined until one is chosen: then it is the system's. */
   theme?: Theme | undefined;
+  hall: Hall;
   apparel: Apparel;
   rules: string;
   /** Between whom a round is that is weighed. */
@@ -26,6 +29,7 @@ const KEY = 'aftersquall.settings';
 /** So many are remembered. */
 const LATELY = 7;
 const defaults: Settings = {
+  hall: 'dim',
   apparel: 'gi',
   rules: '',
   level: CLUB_LEVEL,
@@ -49,6 +53,9 @@ const slice = createSlice({
   reducers: {
     setTheme(settings, { payload }: PayloadAction<Theme>) {
       settings.theme = payload;
+    },
+    setHall(settings, { payload }: PayloadAction<Hall>) {
+      settings.hall = payload;
     },
     setApparel(settings, { payload }: PayloadAction<Apparel>) {
       settings.apparel = payload;
@@ -78,8 +85,18 @@ const slice = createSlice({
 });
 
 export const settings = slice.reducer;
-export const { setTheme, setApparel, setBuilds, setCoach, setLevel, setRules, putAway, readAt, showMap } =
-  slice.actions;
+export const {
+  setTheme,
+  setHall,
+  setApparel,
+  setBuilds,
+  setCoach,
+  setLevel,
+  setRules,
+  putAway,
+  readAt,
+  showMap,
+} = slice.actions;
 
 /** Keeps the settings for the next visit. */
 export function keepSettings(value: Settings): void {

@@ -49,7 +49,7 @@ describe('the block of faults', () => {
     expect(blocks).toHaveLength(1);
     const [block] = blocks;
     expect(block!.note).toBe(
-      `${move!.name}: Pulls too early. Instead: wait for the step. ${position!.name}: Lies flat. ` +
+      `${move!.name}: Pulls too early. Instead: wait for the step.\n${position!.name}: Lies flat.\n` +
         'Only seems to work: It goes on a light partner. Test: let them lean back.',
     );
     expect(block).toMatchObject({ kind: 'flow', reps: 2, sides: 2 });

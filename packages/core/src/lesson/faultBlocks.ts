@@ -8,7 +8,7 @@ import { blockTime } from './blockTime.ts';
 import { mainExchange } from './learnt.ts';
 import { linkOf } from './linkOf.ts';
 import { AGAIN_REPS } from './returnBlocks.ts';
-import { roleWords, sentences } from './roleWords.ts';
+import { careWords, roleWords, sentences } from './roleWords.ts';
 
 const SHOWN = 60;
 
@@ -46,6 +46,7 @@ export function faultBlocks(
 
 function blockOf(map: GuardMap, faults: readonly SeenFault[], exchanges: Exchange[], sides: 1 | 2): Block {
   const links = exchanges.map((exchange) => linkOf(map, exchange));
+  const words = roleWords(map, exchanges);
   return {
     kind: 'flow',
     id: 'faults',
@@ -57,8 +58,10 @@ function blockOf(map: GuardMap, faults: readonly SeenFault[], exchanges: Exchang
     secondsPerRep: links.reduce((sum, { seconds }) => sum + seconds, 0) + map.settings.resetSeconds,
     demoSeconds: SHOWN,
     resistance: 'cooperative',
-    note: faults.map((fault) => mendWords(map, fault)).join(' '),
-    ...roleWords(map, exchanges),
+    note: faults.map((fault) => mendWords(map, fault)).join('\n'),
+    ...words,
+    // What mends it is what bottom has to think of now.
+    bottom: careWords(words.hazards).attacking,
   };
 }
 

@@ -66,6 +66,8 @@ export function Counting({ plan, map, kept, block, records }: Props) {
   // As the block has it: a rep with a partner who helps is counted as one, and is no evidence.
   const [resistance, setResistance] = useState(planned);
   const resistances = [...new Set([planned, 'light', 'full'] as const)];
+  const [who, setWho] = useState('');
+  const athlete = kept.here.find(({ id }) => id === who);
   const [note, setNote] = useState('');
   const keep = (given: Parameters<typeof newRecord>[1]) => void keepRecords([newRecord(at, given)]);
   const faults = recordsOf(records, 'fault');
@@ -88,6 +90,7 @@ export function Counting({ plan, map, kept, block, records }: Props) {
       worked: success,
       resistance,
       count: 1,
+      ...(athlete && { athlete }),
     });
   };
   const addNote = (event: FormEvent) => {
@@ -123,6 +126,16 @@ export function Counting({ plan, map, kept, block, records }: Props) {
                 <option key={exchange} value={exchange}>
                   {move}
                   {meets && ` · ${meets}`}
+                </option>
+              ))}
+            </select>
+          )}
+          {kept.here.length > 0 && (
+            <select aria-label="Who tried" value={who} onChange={(event) => setWho(event.target.value)}>
+              <option value="">anybody</option>
+              {kept.here.map(({ id, alias }) => (
+                <option key={id} value={id}>
+                  {alias}
                 </option>
               ))}
             </select>

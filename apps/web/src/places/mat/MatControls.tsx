@@ -1,36 +1,45 @@
-import type { ClassPlan } from '@aftersquall/core';
 import {
   ArrowLeftRight,
   List,
   ListChecks,
   Maximize,
+  Moon,
   Pause,
   Play,
   Plus,
   SkipBack,
   SkipForward,
   Square,
+  Sun,
+  Users,
   Volume2,
   VolumeX,
 } from 'lucide-react';
 import { type ComponentProps, useState } from 'react';
 import { useLayer } from '../../components/useLayer.ts';
+import { setHall } from '../../store/settings.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { loudness, setLoudness } from './bell.ts';
 import styles from './controls.module.scss';
 import type { Run } from './useRun.ts';
+import { WhoIsHere } from './WhoIsHere.tsx';
 
 interface Props {
-  plan: ClassPlan;
   run: Run;
   counting: boolean;
   onCounting: () => void;
 }
 
 /** Everything that can be done to a running class: with the thumb, or by the key in its title. */
-export function MatControls({ plan, run, counting, onCounting }: Props) {
-  const [jumping, setJumping] = useState(false);
+export function MatControls({ run, counting, onCounting }: Props) {
+  const [open, setOpen] = useState<'jump' | 'here'>();
+  const flip = (panel: 'jump' | 'here') => () => setOpen(open === panel ? undefined : panel);
+  const dispatch = useAppDispatch();
+  const hall = useAppSelector(({ settings }) => settings.hall);
+  const { plan } = run;
+  const { here } = run.kept;
   const [loud, setLoud] = useState(loudness);
-  useLayer(jumping, () => setJumping(false));
+  useLayer(open !== undefined, () => setOpen(undefined));
   const turnLoud = () => {
     const next = loud === 0 ? 0.5 : loud < 1 ? 1 : 0;
     setLoudness(next);
@@ -39,11 +48,12 @@ export function MatControls({ plan, run, counting, onCounting }: Props) {
   };
   const go = (act: () => void) => () => {
     act();
-    setJumping(false);
+    setOpen(undefined);
   };
   return (
     <div className={styles.controls}>
-      {jumping && (
+      {open === 'here' && <WhoIsHere run={run} />}
+      {open === 'jump' && (
         <div className={styles.jump} role="group" aria-label="Go to">
           <button type="button" onClick={go(run.end)}>
             <Square aria-hidden /> End the class here
@@ -86,7 +96,10 @@ export function MatControls({ plan, run, counting, onCounting }: Props) {
       >
         <ListChecks aria-hidden />
       </Control>
-      <Control name="Go to a block" aria-expanded={jumping} onClick={() => setJumping(!jumping)}>
+      <Control name="Who is here" aria-expanded={open === 'here'} onClick={flip('here')}>
+        <Users aria-hidden /> {here.length || ''}
+      </Control>
+      <Control name="Go to a block" aria-expanded={open === 'jump'} onClick={flip('jump')}>
         <List aria-hidden />
       </Control>
       <Control
@@ -94,6 +107,13 @@ export function MatControls({ plan, run, counting, onCounting }: Props) {
         onClick={turnLoud}
       >
         {loud === 0 ? <VolumeX aria-hidden /> : <Volume2 aria-hidden opacity={loud < 1 ? 0.6 : 1} />}
+      </Control>
+      <Control
+        name={hall === 'dim' ? 'For a bright hall' : 'For a dim hall'}
+        keys="b"
+        onClick={() => dispatch(setHall(hall === 'dim' ? 'bright' : 'dim'))}
+      >
+        {hall === 'dim' ? <Sun aria-hidden /> : <Moon aria-hidden />}
       </Control>
       <Control name="Full screen" onClick={() => void document.documentElement.requestFullscreen?.()}>
         <Maximize aria-hidden />

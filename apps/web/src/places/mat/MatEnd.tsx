@@ -30,6 +30,7 @@ export function MatEnd({ plan, run, records }: Props) {
     reached: wasReached(planned[i]!, ran.get(i) ?? 0),
   }));
   const missed = blocks.filter(({ reached }) => !reached);
+  const carried = missed.filter(({ block }) => 'links' in block);
   const practice = practiceOf(records, { map: plan.map });
   const faults = faultTrends(practice, [weekOf(run.kept.date)]).slice(0, 3);
   const trials = recordsOf(records, 'trial');
@@ -43,17 +44,25 @@ export function MatEnd({ plan, run, records }: Props) {
           `; ${trials.filter(({ worked }) => worked).length} of ${trials.length} tries worked`}
         .
       </p>
-      {missed.length > 0 && (
-        <p>
-          <b>Not reached, carried over:</b> {missed.map(({ block }) => block.title).join('; ')}
-        </p>
+      {carried.length > 0 && (
+        <>
+          <p>
+            <b>Not reached, carried over:</b>
+          </p>
+          <ul>
+            {carried.map(({ block }) => (
+              <li key={block.id}>{block.title}</li>
+            ))}
+          </ul>
+        </>
       )}
       {plan.leftOver.length > 0 && (
         <p>{plan.leftOver.length} exchanges did not fit the class from the start.</p>
       )}
       {faults.length > 0 && (
         <p>
-          <b>Seen most:</b> {faults.map(({ fault, total }) => `${fault} (${total})`).join('; ')}
+          <b>Seen most, first in the next class:</b>{' '}
+          {faults.map(({ fault, total }) => `${fault} (${total})`).join('; ')}
         </p>
       )}
       <p className={styles['end-links']}>

@@ -18,9 +18,11 @@ import { useTheme } from '../../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../../store/api.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
 import { useOnTheWay, useSessionRecords } from '../../store/records/records.ts';
+import { setHall } from '../../store/settings.ts';
+import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { BlockPicture } from './BlockPicture.tsx';
 import { Counting } from './Counting.tsx';
-import { callAt } from './callAt.ts';
+import { callAt, repAt } from './callAt.ts';
 import { MatControls } from './MatControls.tsx';
 import { MatEnd } from './MatEnd.tsx';
 import styles from './mat.module.scss';
@@ -79,10 +81,13 @@ function ChooseClass({ trouble }: { trouble?: string }) {
   );
 }
 
-function Running({ plan }: { plan: ClassPlan }) {
-  const run = useRun(plan);
+function Running({ plan: planned }: { plan: ClassPlan }) {
+  const run = useRun(planned);
+  const { plan } = run;
   const map = useDocument('map', plan.map)?.shown;
-  useRunRecords(plan, map, run);
+  const dispatch = useAppDispatch();
+  const hall = useAppSelector(({ settings }) => settings.hall);
+  useRunRecords(map, run);
   useAwake(run.running);
   const records = useSessionRecords(run.kept.session);
   const way = useOnTheWay();
@@ -94,12 +99,15 @@ function Running({ plan }: { plan: ClassPlan }) {
   // The sign itself is the key, not what joins two of them.
   useHotkeys('+', run.addMinute, { preventDefault: true, useKey: true, splitKey: '&' });
   useHotkeys('s', run.swapSides, { useKey: true });
+  useHotkeys('b', () => dispatch(setHall(hall === 'dim' ? 'bright' : 'dim')), { useKey: true });
   useHotkeys('c', () => setCounting((on) => !on), { useKey: true });
   const swipe = useSwipe({ onTap: run.toggle, onSwipe: run.skip });
   const segment = run.now && run.segments[run.now.index];
   const block = segment && plan.blocks[segment.block];
   return (
-    <main className={`${styles.mat} ${segment?.kind ?? 'over'} ${run.running ? '' : styles.paused}`}>
+    <main
+      className={`${styles.mat} ${styles[hall]} ${segment?.kind ?? 'over'} ${run.running ? '' : styles.paused}`}
+    >
       <title>{`Mat · ${plan.name}`}</title>
       <header>
         <Link to={classAddress(plan.id)} aria-label="Leave the mat">
@@ -141,7 +149,7 @@ function Running({ plan }: { plan: ClassPlan }) {
       ) : (
         <MatEnd plan={plan} run={run} records={records} />
       )}
-      <MatControls plan={plan} run={run} counting={counting} onCounting={() => setCounting(!counting)} />
+      <MatControls run={run} counting={counting} onCounting={() => setCounting(!counting)} />
       <div className={styles['progress-line']} aria-hidden>
         <i style={{ width: `${(run.elapsed / Math.max(1, run.total)) * 100}%` }} />
       </div>
@@ -164,11 +172,15 @@ interface NowProps {
 
 function Now({ run, plan, segment, block, counting }: NowProps) {
   const drilled = isDrilled(block) ? block : undefined;
-  const lines = blockLines(block);
+  // How it starts is what the picture shows.
+  const pictured = plan.lesson && 'start' in block ? block.start.trim() : undefined;
+  const lines = blockLines(block).filter(({ text }) => text !== pictured);
   const next = run.segments[run.now!.index + 1];
   const swapped = run.kept.swapped.includes(segment.block);
   const otherSide = segment.turn > 0 && (segment.side !== 'first') !== swapped;
-  const call = callAt(block, segment, segment.seconds - run.now!.left);
+  const into = segment.seconds - run.now!.left;
+  const call = callAt(block, segment, into);
+  const rep = run.elapsed > 0 ? repAt(block, segment, into) : undefined;
   const { running, bell } = run;
   const called = call && running && run.ready === 0 ? `${segment.turn} ${call.number}` : undefined;
   const ring = useRef(bell);
@@ -210,10 +222,16 @@ function Now({ run, plan, segment, block, counting }: NowProps) {
         {drilled && !counting && (
           <>
             <p className={styles.reps}>
-              {drilled.reps} {drilled.reps === 1 ? 'rep' : 'reps'}
+              {run.ready === 0 && rep ? (
+                <>
+                  Rep <b className={styles.rep}>{Math.min(rep, drilled.reps)}</b> of {drilled.reps}
+                </>
+              ) : (
+                `${drilled.reps} ${drilled.reps === 1 ? 'rep' : 'reps'}`
+              )}
               {drilled.kind === 'setup' && ' of the set-up only'}
             </p>
-            {drilled.links.length > 1 && (
+            {drilled.links.length > 1 && drilled.links.some(({ move }) => !drilled.note.includes(move)) && (
               <ol>
                 {drilled.links.map((link, place) => (
                   <li key={`${link.exchange}-${place}`}>

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import {
   ClassSchema,
+  type DrilledBlock,
   matRun,
   type PracticeRecord,
   PracticeRecordSchema,
@@ -25,6 +26,8 @@ const run = (changes: Partial<KeptRun> = {}): KeptRun => ({
   swapped: [],
   recorded: {},
   ended: false,
+  here: [],
+  hereTold: 0,
   ...changes,
 });
 const drilled = plan.blocks.findIndex((block) => 'links' in block && 'reps' in block);
@@ -57,10 +60,16 @@ describe('what is recorded of a block', () => {
     expect(record.exchanges.map(({ move }) => move)).toEqual(block.links.map(({ move }) => move));
   });
 
-  it('counts as reached from a quarter of it on, and never when nothing ran', () => {
+  it('counts as reached from a quarter of it on, with the reps there was time for, and never when nothing ran', () => {
     expect(wasReached(400, 99)).toBe(false);
     expect(wasReached(400, 100)).toBe(true);
     expect(wasReached(0, 0)).toBe(false);
+    const whole = plannedOf(plan)[drilled]!;
+    const { reps, sides } = plan.blocks[drilled] as DrilledBlock;
+    const [half] = blockRecords(plan, map, run(), drilled, whole / 2);
+    const [longer] = blockRecords(plan, map, run(), drilled, whole * 2);
+    expect(half).toMatchObject({ reps: Math.round((reps * sides) / 2) });
+    expect(longer).toMatchObject({ reps: reps * sides });
     const [missed] = blockRecords(plan, map, run(), drilled, 1);
     expect(missed).toMatchObject({ reached: false, reps: 0 });
   });

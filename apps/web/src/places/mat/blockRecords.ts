@@ -58,7 +58,9 @@ export function blockRecords(
       planned,
       ran,
       reached,
-      reps: reached && isDrilled(block) ? block.reps * block.sides : 0,
+      // As many as there was time for.
+      reps:
+        reached && isDrilled(block) ? Math.round(block.reps * block.sides * Math.min(1, ran / planned)) : 0,
       exchanges: exchanges.map(({ exchange, move, meets }) => {
         const known = map && index?.exchange.get(exchange);
         return known ? { exchange, ...answerName(map, known) } : { exchange, position: '', move, meets };

@@ -1,6 +1,6 @@
 import type { Block, Segment } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
-import { callAt } from './callAt.ts';
+import { callAt, repAt } from './callAt.ts';
 
 const link = (exchange: string, meets: string) => ({
   exchange,
@@ -43,5 +43,19 @@ describe('calls of a fork drill', () => {
     expect(
       callAt({ kind: 'rest', id: 'r', title: 'Water', seconds: 60 } as unknown as Block, work, 3),
     ).toBeUndefined();
+  });
+});
+
+describe('the rep that the clock is at', () => {
+  it('is the first one at once, and goes on past those planned where more time was given', () => {
+    expect([0, 5.9, 6, 119].map((into) => repAt(fork, work, into))).toEqual([1, 1, 2, 20]);
+    expect(repAt(fork, { ...work, seconds: 180 }, 130)).toBe(22);
+  });
+
+  it('is none where reps are not the unit, or nobody works', () => {
+    expect(
+      repAt({ kind: 'rest', id: 'r', title: 'Water', note: '', why: '', seconds: 60 }, work, 3),
+    ).toBeUndefined();
+    expect(repAt(fork, { ...work, kind: 'change' }, 3)).toBeUndefined();
   });
 });

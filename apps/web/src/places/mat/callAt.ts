@@ -1,4 +1,4 @@
-import { type Block, forkCalls, type Segment } from '@aftersquall/core';
+import { type Block, forkCalls, isDrilled, type Segment } from '@aftersquall/core';
 
 /** What the partner gives now, in a fork drill. */
 export interface Call {
@@ -9,10 +9,19 @@ export interface Call {
   move: string;
 }
 
+/**
+ * Which rep the clock is at in a stretch of work, from 1; undefined where reps are not the unit. In a stretch that was
+ * given more time it goes on past those that were planned. @param into seconds into the stretch
+ */
+export function repAt(block: Block, segment: Segment, into: number): number | undefined {
+  if (!isDrilled(block) || segment.kind !== 'work') return undefined;
+  return Math.floor(Math.max(0, into) / block.secondsPerRep) + 1;
+}
+
 /** The call of a moment of a stretch of work; nothing in other blocks. @param into seconds into the stretch */
 export function callAt(block: Block, segment: Segment, into: number): Call | undefined {
   if (block.kind !== 'fork' || segment.kind !== 'work') return undefined;
-  const number = Math.floor(Math.max(0, into) / block.secondsPerRep);
+  const number = repAt(block, segment, into)! - 1;
   // Every turn and side has calls of its own.
   const stretch = segment.turn + (segment.side === 'other' ? 10 : 0);
   const places = forkCalls({ ...block, seed: block.seed + stretch }, number + 1);

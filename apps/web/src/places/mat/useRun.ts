@@ -29,10 +29,18 @@ export interface KeptRun {
   /** What the records say of each block so far: seconds, and the key of the record. */
   recorded: Record<number, { seconds: number; key: string }>;
   ended: boolean;
+  /** Who is here, with the alias of the day; nobody while it was not said. */
+  here: { id: string; alias: string }[];
+  /** How often that was changed since the run began: each time is a record of its own. */
+  hereTold: number;
+  /** For how many the class runs, where that is not as planned: said before it began. */
+  people?: number | undefined;
 }
 
 export interface Run {
   kept: KeptRun;
+  /** The class as it runs: for as many as are here. */
+  plan: ClassPlan;
   segments: Segment[];
   /** The stretch the clock is in; undefined once the class is over. Before the start its `left` is what is counted down. */
   now: { index: number; left: number } | undefined;
@@ -50,6 +58,10 @@ export interface Run {
   addMinute: () => void;
   swapSides: () => void;
   end: () => void;
+  /** Reckons with one more, who makes a pair of the odd one. */
+  workIn: () => void;
+  /** Says who is here; before it begins the class is reckoned for as many. */
+  setHere: (here: KeptRun['here']) => void;
   restart: () => void;
   change: (changes: Partial<KeptRun>) => void;
   bell: () => Bell;
@@ -68,15 +80,21 @@ const fresh = (of: string): KeptRun => ({
   swapped: [],
   recorded: {},
   ended: false,
+  here: [],
+  hereTold: 0,
 });
 const STANDING: ClockMark = { at: 0, seconds: 0, running: false };
 
 /** The clock of a class, reckoned from the wall clock and never from ticks, so that a sleeping tab loses no second. */
-export function useRun(plan: ClassPlan): Run {
-  const of = useMemo(() => JSON.stringify([plan.people, plan.changeOverSeconds, plan.blocks]), [plan]);
-  const key = `aftersquall.run.${plan.id}`;
+export function useRun(planned: ClassPlan): Run {
+  const of = useMemo(
+    () => JSON.stringify([planned.people, planned.changeOverSeconds, planned.blocks]),
+    [planned],
+  );
+  const key = `aftersquall.run.${planned.id}`;
   const [kept, setKept] = useState<KeptRun>(() => restore(key, of));
-  const { extra, ended } = kept;
+  const { extra, ended, people } = kept;
+  const plan = useMemo(() => (people ? { ...planned, people } : planned), [planned, people]);
   const segments = useMemo(
     () => matRun(plan).map((segment, i) => ({ ...segment, seconds: segment.seconds + (extra[i] ?? 0) })),
     [plan, extra],
@@ -117,6 +135,7 @@ export function useRun(plan: ClassPlan): Run {
   const stand = () => clockAt(mark, Date.now());
   return {
     kept,
+    plan,
     segments,
     now,
     elapsed,
@@ -155,7 +174,17 @@ export function useRun(plan: ClassPlan): Run {
       touch(stand(), false);
       change({ ended: true });
     },
-    restart: () => setKept(fresh(of)),
+    workIn: () => change({ people: plan.people + 1 }),
+    setHere(here) {
+      const begun = kept.marks.length > 0;
+      change(
+        begun
+          ? { here, hereTold: kept.hereTold + 1 }
+          : { here, people: here.length > 0 ? here.length : undefined },
+      );
+    },
+    // Those who are here stay for another run.
+    restart: () => setKept({ ...fresh(of), here: kept.here, people: kept.people }),
     change,
     bell: theBell,
   };
@@ -164,7 +193,7 @@ export function useRun(plan: ClassPlan): Run {
 function restore(key: string, of: string): KeptRun {
   try {
     const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as KeptRun | null;
-    if (kept?.of === of && Array.isArray(kept.marks) && kept.session) return kept;
+    if (kept?.of === of && Array.isArray(kept.marks) && kept.session) return { ...fresh(of), ...kept };
   } catch {
     // What was kept cannot be read: begin at the beginning.
   }

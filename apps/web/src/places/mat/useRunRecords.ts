@@ -1,4 +1,4 @@
-import type { ClassPlan, GuardMap, PracticeRecord } from '@aftersquall/core';
+import type { GuardMap, PracticeRecord } from '@aftersquall/core';
 import { useEffect } from 'react';
 import { deviceName, newRecord } from '../../store/records/newRecord.ts';
 import { keepRecords } from '../../store/records/records.ts';
@@ -9,34 +9,34 @@ import type { Run } from './useRun.ts';
  * Records a run while it runs: that it began, each block as it is left, and all of them at the end, those that were never
  * reached too. A block that is gone back to is recorded anew, and the record before it taken back.
  */
-export function useRunRecords(plan: ClassPlan, map: GuardMap | undefined, run: Run): void {
+export function useRunRecords(map: GuardMap | undefined, run: Run): void {
+  const { plan } = run;
   const { kept, begun, now, segments } = run;
   const over = begun && now === undefined;
   const current = now && segments[now.index]!.block;
 
   useEffect(() => {
     if (!begun) return;
-    const { session, date } = kept;
+    const { session, date, here, hereTold } = kept;
+    const at = { map: plan.map, session, date };
+    // The same however often the screen is opened: known by its session and by how often it was said who is here.
+    const keyOf = (told: number) => `begun-${session}-${told}`;
+    const before = hereTold > 0 ? keyOf(hereTold - 1) : undefined;
     void keepRecords([
-      {
-        ...newRecord(
-          { map: plan.map, session, date },
-          {
-            kind: 'session',
-            name: plan.name,
-            class: plan.id,
-            people: plan.people,
-            minutes: plan.minutes,
-            athletes: [],
-            device: deviceName(),
-          },
-        ),
-        // The same however often the screen is opened: known by its session.
-        key: `begun-${session}`,
-      },
+      ...(before ? [newRecord(at, { kind: 'void', key: `no-${before}`, voids: before })] : []),
+      newRecord(at, {
+        kind: 'session',
+        key: keyOf(hereTold),
+        name: plan.name,
+        class: plan.id,
+        people: here.length || plan.people,
+        minutes: plan.minutes,
+        athletes: here,
+        device: deviceName(),
+      }),
     ]);
-    // Once for each run.
-  }, [begun, kept.session]);
+    // Once for each run, and when others are here.
+  }, [begun, kept.session, kept.hereTold]);
 
   useEffect(() => {
     if (!begun) return;

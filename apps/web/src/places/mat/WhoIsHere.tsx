@@ -1,0 +1,58 @@
+import type { Club } from '@aftersquall/core';
+import { clock } from '../../components/clock.ts';
+import { useKnownClub } from '../../store/useClub.ts';
+import styles from './controls.module.scss';
+import type { Run } from './useRun.ts';
+
+/** Those of the club who are here, at a tap each; before the class begins it is reckoned for as many. */
+export function WhoIsHere({ run }: { run: Run }) {
+  const club = useKnownClub();
+  const { here } = run.kept;
+  if (!club || club.athletes.length === 0)
+    return (
+      <p className={styles.jump}>Nobody is known in this club yet: the class runs for {run.plan.people}.</p>
+    );
+  const odd = !run.begun && here.length > 1 && run.plan.people % 2 === 1;
+  const isHere = (id: string) => here.some((one) => one.id === id);
+  const setHere = (ids: readonly string[]) => run.setHere(peopleOf(club, ids));
+  const flip = (id: string) =>
+    setHere(
+      isHere(id)
+        ? here.flatMap((one) => (one.id === id ? [] : [one.id]))
+        : [...here.map((one) => one.id), id],
+    );
+  return (
+    <div className={`${styles.jump} ${styles.here}`} role="group" aria-label="Who is here">
+      <b>
+        {here.length === 0
+          ? `Nobody was ticked: the class runs for ${run.plan.people}.`
+          : `${here.length} are here${run.begun ? '' : `, ${clock(run.total)} for them`}.`}
+        {odd && ' In a three everybody waits for its third turn.'}
+      </b>
+      {odd && (
+        <button type="button" className={styles.whole} onClick={run.workIn}>
+          No three: the coach works in
+        </button>
+      )}
+      {club.groups.map(({ id, name, athletes }) => (
+        <button key={id} type="button" className={styles.whole} onClick={() => setHere(athletes)}>
+          All of {name}
+        </button>
+      ))}
+      {club.athletes.map(({ id, alias }) => (
+        <button
+          key={id}
+          type="button"
+          aria-pressed={isHere(id)}
+          className={isHere(id) ? styles.on : ''}
+          onClick={() => flip(id)}
+        >
+          {alias}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+const peopleOf = ({ athletes }: Club, ids: readonly string[]): { id: string; alias: string }[] =>
+  athletes.filter(({ id }) => ids.includes(id)).map(({ id, alias }) => ({ id, alias }));
