@@ -230,3 +230,45 @@ test('an empty log says how it is filled', async ({ page, demo }) => {
   await page.goto(`${demo.url}/club/log`);
   await expect(page.getByText('Nothing was recorded in this period.')).toBeVisible();
 });
+
+test('a roll is written line by line: what the map has is counted, what it has not is added, and one undo takes that out', async ({
+  page,
+  shipped,
+  request,
+}) => {
+  await page.goto(`${shipped.url}/club/log?session=demo-class-20&weeks=all`);
+  const sheet = page.getByRole('region', { name: 'Record of the class' });
+  await sheet.getByText('A whole roll or match, line by line').click();
+  await sheet.getByLabel('Who', { exact: true }).selectOption('Gull');
+  const lines = sheet.getByRole('textbox', { name: 'A roll, line by line' });
+  await lines.click();
+  await page.keyboard.insertText(
+    'Over and under, two hooks: Over-under sweep failed\nOver and under, two hooks: Log roll under',
+  );
+  await expect(sheet.getByRole('list', { name: 'Errors' })).toContainText('say where it led');
+  await expect(sheet.getByRole('button', { name: /^Keep/ })).toBeDisabled();
+  await page.keyboard.insertText(' | none -> top-side');
+  const changes = sheet.getByRole('list', { name: 'What this changes' });
+  await expect(changes).toContainText('new move Log roll under');
+  await expect(sheet.getByRole('list', { name: 'Tries in it' }).getByRole('listitem')).toHaveText([
+    /^not Over-under sweep/,
+    /^worked Log roll under/,
+  ]);
+  // What is typed outlives the page.
+  await page.reload();
+  await sheet.getByLabel('Who', { exact: true }).selectOption('Gull');
+  await sheet.getByRole('button', { name: 'Keep 2 tries, and add to the map what is new' }).click();
+  const row = (text: RegExp) => sheet.getByRole('listitem').filter({ hasText: text });
+  await expect(row(/worked Log roll under full, Gull/)).toHaveCount(1);
+  await expect(row(/not Over-under sweep full, Gull/)).toHaveCount(1);
+  const moves = async () => {
+    const answer = await request.get(`${shipped.url}/api/documents/map/kelpwick`);
+    const { document } = (await answer.json()) as { document: { moves: { name: string }[] } };
+    return document.moves.filter(({ name }) => name === 'Log roll under').length;
+  };
+  await expect.poll(moves).toBe(1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(moves).toBe(0);
+  // The try keeps the name it had.
+  await expect(row(/worked Log roll under/)).toHaveCount(1);
+});

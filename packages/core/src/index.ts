@@ -99,6 +99,7 @@ export { doseWords, printClass } from './formats/printClass.ts';
 export { printGraphml } from './formats/printGraphml.ts';
 export { callName, printLines } from './formats/printLines.ts';
 export { type LineChange, readAllLines } from './formats/readLines.ts';
+export { type ReadRoll, readRoll } from './formats/readRoll.ts';
 export { mechanicIds, namedMechanic, upgradeMap, withMechanicIds } from './formats/upgradeMap.ts';
 export { printWeighingSheet, WEIGHING_SHEETS, type WeighingSheet } from './formats/weighingSheet.ts';
 export { type Answer, type LandingChoice, writeAnswer } from './formats/writeAnswer.ts';

@@ -99,7 +99,8 @@ export function readAllLines(map: GuardMap, text: string, positions: readonly st
   };
 }
 
-class NameSlip extends Error {
+/** What is wrong with a name of a line, and where it begins. */
+export class NameSlip extends Error {
   readonly column: number;
   constructor(column: number, message: string) {
     super(message);
@@ -107,13 +108,14 @@ class NameSlip extends Error {
   }
 }
 
-interface Step {
+/** One thing that a line does to the map. */
+export interface Step {
   command: Command;
   change?: ChangedThing;
 }
 
 /** What stopped a line: a name that means nothing, or something that the map does not take. */
-function lineTrouble(error: unknown): Omit<LineError, 'line'> {
+export function lineTrouble(error: unknown): Omit<LineError, 'line'> {
   if (error instanceof NameSlip) return { column: error.column, message: error.message };
   const issues =
     error instanceof RefusedError ? error.issues : error instanceof ZodError ? zodIssues(error) : undefined;
@@ -124,7 +126,8 @@ function lineTrouble(error: unknown): Omit<LineError, 'line'> {
   };
 }
 
-const namesOf = remember(
+/** The names of a map, which are read whole. */
+export const namesOf = remember(
   ({ positions, moves, reactions }: GuardMap): KnownNames => ({
     positions: positions.flatMap(allNames),
     moves: moves.flatMap(allNames),
@@ -133,7 +136,7 @@ const namesOf = remember(
 );
 
 /** The steps one line takes, the things it needs first, and the exchange it is about. */
-function readLine(map: GuardMap, line: Line): { steps: Step[]; exchange: string } {
+export function readLine(map: GuardMap, line: Line): { steps: Step[]; exchange: string } {
   const steps: Step[] = [];
   let current = map;
   const make: Make = (command, change) => {

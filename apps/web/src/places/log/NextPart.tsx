@@ -34,7 +34,7 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps & { athl
             <b>{one.move}</b>
             <span className="soft">
               {one.position}
-              {answers(one.answers)}, not reached on {one.date}
+              {answers(one.answers)}, not reached on {dayOf(one.date)}
             </span>
           </li>
         ))}
@@ -58,7 +58,7 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps & { athl
           <li key={one.exchange}>
             <b>{one.move}</b>
             <span className="soft">
-              {percent(one.retention)} kept{answers(one.answers)}, last on {one.last}
+              {percent(one.retention)} kept{answers(one.answers)}, last on {dayOf(one.last)}
             </span>
           </li>
         ))}

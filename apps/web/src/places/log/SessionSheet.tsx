@@ -18,6 +18,7 @@ import { newRecord } from '../../store/records/newRecord.ts';
 import { keepAndSend } from '../../store/records/records.ts';
 import styles from './log.module.scss';
 import { lineOf } from './logPart.ts';
+import { RollForm, type Trial } from './RollForm.tsx';
 
 interface Props {
   map: GuardMap;
@@ -87,7 +88,8 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
         map={map}
         club={club}
         present={head.athletes}
-        onTry={(given) => void keep([newRecord(at, given)])}
+        session={session}
+        onTries={(given) => void keep(given.map((one) => newRecord(at, one)))}
       />
       <ul className="list-unstyled">
         {[...recordsOf(records, 'trial')].reverse().map((trial) => (
@@ -150,16 +152,16 @@ function Blocks({ blocks }: { blocks: readonly RecordOf<'block'>[] }) {
   );
 }
 
-type Trial = Omit<RecordOf<'trial'>, 'key' | 'at' | 'date' | 'map' | 'session'>;
 interface TryProps {
   map: GuardMap;
   club: Club | undefined;
   present: readonly { id: string; alias: string }[];
-  onTry: (trial: Trial) => void;
+  session: string;
+  onTries: (trials: Trial[]) => void;
 }
 
 /** A try, found by typing its line: position, move, what it met; then who, against what, and whether it worked. */
-function TryForm({ map, club, present, onTry }: TryProps) {
+function TryForm({ map, club, present, session, onTries }: TryProps) {
   const [typed, setTyped] = useState('');
   const [resistance, setResistance] = useState<'light' | 'full'>('full');
   const [athlete, setAthlete] = useState('');
@@ -174,71 +176,71 @@ function TryForm({ map, club, present, onTry }: TryProps) {
   const [chosen, setChosen] = useState<(typeof lines)[number]>();
   const found = typed ? matchSorter(lines, typed, { keys: ['move', 'line', 'meets'] }).slice(0, MOST) : [];
   const people = present.length > 0 ? present : (club?.athletes ?? []);
+  const someone = people.find(({ id }) => id === athlete);
+  const trial = { resistance, ...(someone && { athlete: { id: someone.id, alias: someone.alias } }) };
   const tried = (worked: boolean) => {
     if (!chosen) return;
     const { line: _, ...words } = chosen;
-    const someone = people.find(({ id }) => id === athlete);
-    onTry({
-      kind: 'trial',
-      ...words,
-      worked,
-      resistance,
-      count: 1,
-      ...(someone && { athlete: { id: someone.id, alias: someone.alias } }),
-    });
+    onTries([{ kind: 'trial', ...words, ...trial, worked, count: 1 }]);
   };
   return (
-    <div className={styles.try}>
-      {chosen ? (
-        <p className={styles.tried}>
-          <b>{lineOf(chosen)}</b> <span className="soft">{chosen.position}</span>
-          <TakeOut label="Another one" onClick={() => setChosen(undefined)} />
-        </p>
-      ) : (
-        <ChoiceSearch
-          id="tries"
-          label="What was tried"
-          listLabel="Answers of the map"
-          placeholder="position: move | what top did"
-          typed={typed}
-          onType={setTyped}
-          choices={found.map(({ exchange, move, meets, position }) => ({
-            key: exchange,
-            name: lineOf({ move, meets }),
-            what: position,
-          }))}
-          onPick={(place) => {
-            setChosen(found[place]);
-            setTyped('');
-          }}
+    <>
+      <div className={styles.try}>
+        {chosen ? (
+          <p className={styles.tried}>
+            <b>{lineOf(chosen)}</b> <span className="soft">{chosen.position}</span>
+            <TakeOut label="Another one" onClick={() => setChosen(undefined)} />
+          </p>
+        ) : (
+          <ChoiceSearch
+            id="tries"
+            label="What was tried"
+            listLabel="Answers of the map"
+            placeholder="position: move | what top did"
+            typed={typed}
+            onType={setTyped}
+            choices={found.map(({ exchange, move, meets, position }) => ({
+              key: exchange,
+              name: lineOf({ move, meets }),
+              what: position,
+            }))}
+            onPick={(place) => {
+              setChosen(found[place]);
+              setTyped('');
+            }}
+          />
+        )}
+        <SelectField
+          label="Who"
+          hideLabel
+          value={athlete}
+          choices={[
+            { value: '', name: 'anybody' },
+            ...people.map(({ id, alias }) => ({ value: id, name: alias })),
+          ]}
+          onChange={setAthlete}
         />
-      )}
-      <SelectField
-        label="Who"
-        hideLabel
-        value={athlete}
-        choices={[
-          { value: '', name: 'anybody' },
-          ...people.map(({ id, alias }) => ({ value: id, name: alias })),
-        ]}
-        onChange={setAthlete}
-      />
-      <ChoiceToggle
-        label="Against"
-        value={resistance}
-        choices={[
-          ['light', 'light'],
-          ['full', 'full'],
-        ]}
-        onChange={setResistance}
-      />
-      <button type="button" className="btn btn-now" disabled={!chosen} onClick={() => tried(true)}>
-        Worked
-      </button>
-      <button type="button" className="btn btn-plain" disabled={!chosen} onClick={() => tried(false)}>
-        Did not
-      </button>
-    </div>
+        <ChoiceToggle
+          label="Against"
+          value={resistance}
+          choices={[
+            ['light', 'light'],
+            ['full', 'full'],
+          ]}
+          onChange={setResistance}
+        />
+        <button type="button" className="btn btn-now" disabled={!chosen} onClick={() => tried(true)}>
+          Worked
+        </button>
+        <button type="button" className="btn btn-plain" disabled={!chosen} onClick={() => tried(false)}>
+          Did not
+        </button>
+      </div>
+      <details open={Boolean(localStorage.getItem(`aftersquall.roll.${session}`))}>
+        <summary>A whole roll or match, line by line</summary>
+        <RollForm map={map} session={session} trial={trial} onTries={onTries} />
+      </details>
+    </>
   );
 }
 

@@ -1,8 +1,10 @@
-import { type GuardMap, type LineChange, printLines, readAllLines } from '@aftersquall/core';
+import { type GuardMap, printLines, readAllLines } from '@aftersquall/core';
 import { useEffect, useMemo, useState } from 'react';
+import { LineChanges } from '../../../components/lines/LineChanges.tsx';
+import { LinesEditor } from '../../../components/lines/LinesEditor.tsx';
+import { LineTrouble } from '../../../components/lines/LineTrouble.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
-import { LinesEditor } from './LinesEditor.tsx';
 import styles from './lines.module.scss';
 
 interface Props {
@@ -12,8 +14,6 @@ interface Props {
   /** Whose draft it is: the map and the system shown. */
   draft: string;
 }
-
-const WORDS: Record<LineChange['change'], string> = { new: 'new', changed: 'changed', gone: 'taken out' };
 
 /**
  * The same exchanges as lines: "Position: move | reaction -> result 60% else result 8s". What the text would change is
@@ -60,28 +60,18 @@ export function LinesPane({ map, positions, draft }: Props) {
   };
   return (
     <div className={styles['lines-pane']}>
-      <LinesEditor map={map} text={text} errors={read.errors} onChange={type} onApply={apply} />
+      <LinesEditor
+        label="Lines of the system"
+        focused
+        map={map}
+        text={text}
+        errors={read.errors}
+        onChange={type}
+        onApply={apply}
+      />
       <div className={styles['lines-foot']} aria-live="polite">
-        {read.errors.length > 0 && (
-          <ul className="list-unstyled hazard mb-1" aria-label="Errors">
-            {read.errors.slice(0, 5).map((error) => (
-              <li key={`${error.line} ${error.column}`}>
-                Line {error.line}, column {error.column}: {error.message}
-              </li>
-            ))}
-            {read.errors.length > 5 && <li>and {read.errors.length - 5} more</li>}
-          </ul>
-        )}
-        {read.changes.length > 0 && (
-          <ul className={`${styles.changes} list-unstyled mb-1`} aria-label="What this changes">
-            {read.changes.map((change) => (
-              <li key={`${change.kind} ${change.id} ${change.change}`} className={change.change}>
-                <b>{WORDS[change.change]}</b> {change.kind} {change.name}
-                {change.line > 0 && <small className="soft"> line {change.line}</small>}
-              </li>
-            ))}
-          </ul>
-        )}
+        <LineTrouble errors={read.errors} />
+        <LineChanges changes={read.changes} />
         {read.changes.length === 0 && read.errors.length === 0 && (
           <p className="soft mb-1">The lines say what the map says.</p>
         )}

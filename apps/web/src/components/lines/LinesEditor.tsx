@@ -10,6 +10,9 @@ import { useEffect, useRef } from 'react';
 import styles from './lines.module.scss';
 
 interface Props {
+  label: string;
+  /** Ready to be typed in at once. */
+  focused?: boolean;
   map: GuardMap;
   text: string;
   errors: readonly LineError[];
@@ -74,7 +77,7 @@ function completions(map: GuardMap, context: CompletionContext): CompletionResul
 }
 
 /** A text editor for lines, with errors marked where they are. */
-export function LinesEditor({ map, text, errors, onChange, onApply }: Props) {
+export function LinesEditor({ label, focused = false, map, text, errors, onChange, onApply }: Props) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView>(undefined);
   const now = useRef({ map, onChange, onApply });
@@ -101,7 +104,7 @@ export function LinesEditor({ map, text, errors, onChange, onApply }: Props) {
           lintGutter(),
           autocompletion({ override: [(context) => completions(now.current.map, context)] }),
           EditorView.lineWrapping,
-          EditorView.contentAttributes.of({ 'aria-label': 'Lines of the system', tabindex: '0' }),
+          EditorView.contentAttributes.of({ 'aria-label': label, tabindex: '0' }),
           EditorView.updateListener.of((update) => {
             if (update.docChanged) now.current.onChange(update.state.doc.toString());
           }),
@@ -109,7 +112,7 @@ export function LinesEditor({ map, text, errors, onChange, onApply }: Props) {
       }),
     });
     view.current = editor;
-    editor.focus();
+    if (focused) editor.focus();
     return () => editor.destroy();
   }, []);
   useEffect(() => {
@@ -140,5 +143,5 @@ export function LinesEditor({ map, text, errors, onChange, onApply }: Props) {
     );
   }, [errors]);
 
-  return <div ref={host} className={styles['lines-editor']} />;
+  return <div ref={host} className={styles.editor} />;
 }
