@@ -3,7 +3,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 export type Theme = 'light' | 'dark';
 /** How light it is where the class is run: ink on paper, or paper on ink. */
-export type Hall = 'dim' | 'bright';
+type Hall = 'dim' | 'bright';
 
 interface Settings {
   /** Undefined until one is chosen: then it is the system's. */

@@ -9,7 +9,7 @@ import { type Line, type LineError, parseLines } from './lineSyntax.ts';
 import { type LineChange, lineTrouble, NameSlip, namesOf, readLine, type Step } from './readLines.ts';
 
 /** One try of a roll. */
-export interface RollTry {
+interface RollTry {
   line: number;
   /** In the map that the roll was read into. */
   exchange: string;
