@@ -51,6 +51,15 @@ test('the dark theme and the apparel are kept for the next visit and for every p
   await expect(page.locator('html')).toHaveAttribute('data-bs-theme', 'light');
 });
 
+test('a place that cannot be fetched says so, and is there once it can', async ({ page, demo }) => {
+  await page.route(/LogPlace.*\.js$/, (route) => route.abort());
+  await page.goto(`${demo.url}/club/log`);
+  await expect(page.getByRole('heading', { name: 'This place could not be fetched' })).toBeVisible();
+  await page.unrouteAll();
+  await page.getByRole('button', { name: 'Load the page again' }).click();
+  await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
+});
+
 test('without a map, what is the club’s leads to naming the first one', async ({ page, empty }) => {
   await page.goto(`${empty.url}/club/classes`);
   await expect(page.getByRole('heading', { name: 'Name your first map' })).toBeVisible();

@@ -1,8 +1,10 @@
+import type { ComponentType } from 'react';
 import { createBrowserRouter, Navigate, useLocation } from 'react-router';
 import { newAddress } from './components/addresses.ts';
 import { MapPlace } from './places/map/MapPlace.tsx';
 import { LAZY_PLACES } from './preload.ts';
 import { FirstMap } from './shell/FirstMap.tsx';
+import { NotFetched } from './shell/NotFetched.tsx';
 import { NotHere } from './shell/NotHere.tsx';
 import { PlaceTrouble } from './shell/PlaceTrouble.tsx';
 import { Shell } from './shell/Shell.tsx';
@@ -10,6 +12,10 @@ import { Shell } from './shell/Shell.tsx';
 /** Shown for the moment in which a place is being fetched. */
 const Nothing = () => null;
 const { read, weigh, balance, lessons, term, mat, log, recall } = LAZY_PLACES;
+/** A place that is fetched when it is gone to; where that fails, it says so. */
+const fetched = (place: () => Promise<ComponentType>) => async () => ({
+  Component: await place().catch(() => NotFetched),
+});
 const parts = async () => ({ Component: (await import('./dev/Parts.tsx')).Parts });
 
 /** Addresses of before lead on to where their place is now. */
@@ -31,9 +37,9 @@ export const router = createBrowserRouter([
     errorElement: <NotHere />,
     children: [
       { index: true, element: <MapPlace />, errorElement },
-      { path: 'read', lazy: async () => ({ Component: (await read()).ReadPlace }), errorElement },
-      { path: 'weigh', lazy: async () => ({ Component: (await weigh()).WeighPlace }), errorElement },
-      { path: 'balance', lazy: async () => ({ Component: (await balance()).BalancePlace }), errorElement },
+      { path: 'read', lazy: fetched(async () => (await read()).ReadPlace), errorElement },
+      { path: 'weigh', lazy: fetched(async () => (await weigh()).WeighPlace), errorElement },
+      { path: 'balance', lazy: fetched(async () => (await balance()).BalancePlace), errorElement },
     ],
   },
   {
@@ -44,22 +50,22 @@ export const router = createBrowserRouter([
     children: [
       {
         path: 'classes/:classId?',
-        lazy: async () => ({ Component: (await lessons()).LessonsPlace }),
+        lazy: fetched(async () => (await lessons()).LessonsPlace),
         errorElement,
       },
-      { path: 'log', lazy: async () => ({ Component: (await log()).LogPlace }), errorElement },
-      { path: 'term', lazy: async () => ({ Component: (await term()).TermPlace }), errorElement },
+      { path: 'log', lazy: fetched(async () => (await log()).LogPlace), errorElement },
+      { path: 'term', lazy: fetched(async () => (await term()).TermPlace), errorElement },
     ],
   },
   {
     path: '/club/mat/:classId?',
-    lazy: async () => ({ Component: (await mat()).MatPlace }),
+    lazy: fetched(async () => (await mat()).MatPlace),
     HydrateFallback: Nothing,
     errorElement: <NotHere />,
   },
   {
     path: '/recall/:mapId',
-    lazy: async () => ({ Component: (await recall()).RecallPlace }),
+    lazy: fetched(async () => (await recall()).RecallPlace),
     HydrateFallback: Nothing,
     errorElement: <NotHere />,
   },
