@@ -232,7 +232,7 @@ export {
 export { HOOK_ROUTES, type PoseHints } from './model/poseHints.ts';
 export { type PoseRecord, PoseRecordSchema } from './model/poseRecord.ts';
 export { type Look, type Position, PositionSchema, type System } from './model/position.ts';
-export { type Practice, type PracticeFilter, PracticeSchema } from './model/practice.ts';
+export { type Practice, type PracticeFilter, PracticeSchema, type RecallPast } from './model/practice.ts';
 export {
   GRADES,
   type Grade,

@@ -23,6 +23,11 @@ export class RecordsController {
     return this.records.practice(query);
   }
 
+  @Answers(ROUTES.getRecall)
+  recall(@Input() { query }: InputFor<'getRecall'>) {
+    return this.records.recall(query.map, query.alias);
+  }
+
   @Answers(ROUTES.getTrialsCsv)
   async csv(@Input() { query }: InputFor<'getTrialsCsv'>) {
     return printTrials(await this.records.trials(query));

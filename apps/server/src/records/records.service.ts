@@ -3,6 +3,7 @@ import {
   type PracticeFilter,
   type PracticeRecord,
   practiceOf,
+  type RecallPast,
   standing,
 } from '@aftersquall/core';
 import { Injectable } from '@nestjs/common';
@@ -79,19 +80,21 @@ export class RecordsService {
     });
   }
 
+  /** What somebody answered in the quiz of a map, and what was taught from it. */
+  async recall(map: string, alias: string): Promise<RecallPast> {
+    const few = await this.queue.read((manager) => bodiesOf(manager, { map }, ['block', 'recall']));
+    const { taught, recalled } = practiceOf(few, { map });
+    return {
+      taught: [...new Set(taught.map(({ exchange }) => exchange))],
+      recalled: recalled
+        .filter((one) => one.alias === alias)
+        .map(({ exchange, date, right, asked }) => ({ exchange, date, right, asked })),
+    };
+  }
+
   practice(filter: PracticeFilter): Promise<Practice> {
     return this.queue.read(async (manager) => {
-      const few: PracticeRecord[] = [];
-      for (const kind of FEW) {
-        // What blends began from is asked of all time.
-        const { sql, values } = whereOf(kind === 'blend' ? { map: filter.map } : filter, kind);
-        const rows: { body: string }[] = await manager.query(
-          `SELECT body FROM record WHERE ${sql} ORDER BY seq`,
-          values,
-        );
-        few.push(...rows.map(({ body }) => JSON.parse(body) as PracticeRecord));
-      }
-      const practice = practiceOf(few, filter);
+      const practice = practiceOf(await bodiesOf(manager, filter, FEW), filter);
       const counts = await countsBySession(manager, filter);
       return {
         ...practice,
@@ -105,6 +108,25 @@ export class RecordsService {
       };
     });
   }
+}
+
+/** The records of some kinds that a filter leaves, in the order in which they came. */
+async function bodiesOf(
+  manager: EntityManager,
+  filter: PracticeFilter,
+  kinds: readonly string[],
+): Promise<PracticeRecord[]> {
+  const bodies: PracticeRecord[] = [];
+  for (const kind of kinds) {
+    // What blends began from is asked of all time.
+    const { sql, values } = whereOf(kind === 'blend' ? { map: filter.map } : filter, kind);
+    const rows: { body: string }[] = await manager.query(
+      `SELECT body FROM record WHERE ${sql} ORDER BY seq`,
+      values,
+    );
+    bodies.push(...rows.map(({ body }) => JSON.parse(body) as PracticeRecord));
+  }
+  return bodies;
 }
 
 /** How many of some keys are kept. */

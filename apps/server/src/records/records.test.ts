@@ -80,6 +80,33 @@ describe('records of practice', () => {
     expect((await practice({ class: 'tuesday' })).trials).toEqual([]);
   });
 
+  it('of the quiz are told to an alias by itself, with what was taught and nothing of anybody else', async () => {
+    const answer = (alias: string, exchange: string, right: boolean) =>
+      recordMade({ kind: 'recall', exchange, move: 'Lift', meets: '', alias, right });
+    const taught = recordMade({
+      kind: 'block',
+      block: 'a',
+      title: 'Lift',
+      what: 'chain',
+      planned: 300,
+      ran: 300,
+      reached: true,
+      exchanges: [{ exchange: 'one', move: 'Lift' }],
+    });
+    await keep([
+      taught,
+      answer('Gull', 'one', true),
+      answer('Gull', 'one', false),
+      answer('Auk', 'two', true),
+    ]);
+    const { body } = await test.http.get('/api/recall').query({ map: 'kelpwick', alias: 'Gull' }).expect(200);
+    expect(body).toEqual({
+      taught: ['one'],
+      recalled: [{ exchange: 'one', date: '2026-09-01', right: 1, asked: 2 }],
+    });
+    await test.http.get('/api/recall').query({ map: 'kelpwick' }).expect(400);
+  });
+
   it('are refused with the place where they are wrong, and none of them is kept', async () => {
     const { body } = await keep([trial(), { ...trial(), resistance: 'some' }]).expect(400);
     expect(JSON.stringify(body)).toContain('resistance');

@@ -58,6 +58,10 @@ export const api = createApi({
       providesTags: (_, __, { params }) => [{ type: 'History', id: addressKey(params) }],
     }),
     getRevision: build.query<Answer<'getRevision'>, Call<'getRevision'>>({ query: request('getRevision') }),
+    getRecall: build.query<Answer<'getRecall'>, Call<'getRecall'>>({
+      query: request('getRecall'),
+      keepUnusedDataFor: 0,
+    }),
     sumPractice: build.query<Answer<'sumPractice'>, Call<'sumPractice'>>({
       query: request('sumPractice'),
       keepUnusedDataFor: 0,
@@ -81,6 +85,7 @@ export const {
   useListDocumentsQuery,
   useListHistoryQuery,
   useListRecordsQuery,
+  useGetRecallQuery,
   useSumPracticeQuery,
   useLazyGetRevisionQuery,
   useRemoveDocumentMutation,

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { WEIGHING_SHEETS } from '../formats/weighingSheet.ts';
 import { PoseRecordSchema } from '../model/poseRecord.ts';
-import { PracticeFilterSchema, PracticeSchema } from '../model/practice.ts';
+import { PracticeFilterSchema, PracticeSchema, RecallPastSchema } from '../model/practice.ts';
 import { PracticeRecordSchema, RecordKeySchema } from '../model/practiceRecord.ts';
-import { IdSchema } from '../model/primitives.ts';
+import { IdSchema, NameSchema } from '../model/primitives.ts';
 import { WhatIfSchema } from '../model/scenario.ts';
 import { defineRoute } from './route.ts';
 import {
@@ -245,6 +245,17 @@ export const ROUTES = {
     query: PracticeFilterSchema,
     status: 200,
     response: PracticeSchema,
+    errors: {},
+  }),
+  getRecall: defineRoute({
+    method: 'GET',
+    path: '/api/recall',
+    summary:
+      'What one alias answered in the quiz of a map, and which exchanges were taught; nothing of anybody else.',
+    params: none,
+    query: z.strictObject({ map: IdSchema, alias: NameSchema }),
+    status: 200,
+    response: RecallPastSchema,
     errors: {},
   }),
   getTrialsCsv: defineRoute({

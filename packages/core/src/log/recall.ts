@@ -4,6 +4,7 @@ import { type Memory, practised, retained } from '../lesson/memory.ts';
 import { type Exchange, notesOf } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
+import type { RecallPast } from '../model/practice.ts';
 import { reactionKey } from '../model/reaction.ts';
 import { answerName } from './answerName.ts';
 
@@ -19,20 +20,12 @@ export interface RecallCard {
   why: string;
 }
 
-/** What somebody answered before. */
-interface RecallAnswer {
-  exchange: string;
-  date: string;
-  right: number;
-  asked: number;
-}
-
 interface Request {
   /** The day, year-month-day. */
   date: string;
   count: number;
   /** What was answered before. */
-  history: readonly RecallAnswer[];
+  history: RecallPast['recalled'];
   /** What was taught: it is asked first; everything where nothing was. */
   taught: ReadonlySet<string>;
   seed: number;

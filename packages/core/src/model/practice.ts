@@ -77,3 +77,10 @@ export const PracticeSchema = z.strictObject({
   guesses: z.record(IdSchema, z.number()),
 });
 export type Practice = z.infer<typeof PracticeSchema>;
+
+/** What the quiz asks somebody from: what was taught, and what they answered before. */
+export const RecallPastSchema = z.strictObject({
+  taught: z.array(IdSchema),
+  recalled: z.array(z.strictObject({ exchange: IdSchema, date: DaySchema, right: count, asked: count })),
+});
+export type RecallPast = z.infer<typeof RecallPastSchema>;

@@ -4,7 +4,7 @@ import { type FormEvent, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { useTheme } from '../../components/useTheme.ts';
-import { useSumPracticeQuery } from '../../store/api.ts';
+import { useGetRecallQuery } from '../../store/api.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
 import { newRecord, today } from '../../store/records/newRecord.ts';
 import { keepRecords, useOnTheWay } from '../../store/records/records.ts';
@@ -55,7 +55,7 @@ export function RecallPlace() {
 }
 
 function Sitting({ map, alias }: { map: GuardMap; alias: string }) {
-  const { data, isLoading } = useSumPracticeQuery({ params: {}, query: { map: map.id } });
+  const { data, isLoading } = useGetRecallQuery({ params: {}, query: { map: map.id, alias } });
   const [seed] = useState(() => Math.floor(Date.now() / 1000) % 1_000_000);
   // Chosen once: what is answered now does not change the cards of this sitting.
   const cards = useMemo(
@@ -65,11 +65,11 @@ function Sitting({ map, alias }: { map: GuardMap; alias: string }) {
         : recallCards(map, {
             date: today(),
             count: CARDS,
-            history: (data?.recalled ?? []).filter((one) => one.alias === alias),
-            taught: new Set((data?.taught ?? []).map(({ exchange }) => exchange)),
+            history: data?.recalled ?? [],
+            taught: new Set(data?.taught),
             seed,
           }),
-    [map, data, isLoading, alias, seed],
+    [map, data, isLoading, seed],
   );
   const [answers, setAnswers] = useState<boolean[]>([]);
   const [picked, setPicked] = useState<string>();
