@@ -22,13 +22,26 @@ interface PosesSchema extends DBSchema {
   pictures: { key: string; value: PosePicture };
 }
 
+/** So many poses and so many pictures are kept on a device. */
+const MOST_KEPT = 4000;
+
 /** What was solved and drawn on this device; without it everything is solved again. */
 const opened: Promise<IDBPDatabase<PosesSchema> | undefined> = openDB<PosesSchema>('aftersquall-poses', 1, {
   upgrade(database) {
     database.createObjectStore('records');
     database.createObjectStore('pictures');
   },
-}).catch(() => undefined);
+})
+  .then(async (database) => {
+    await Promise.all((['records', 'pictures'] as const).map((store) => keepFew(database, store)));
+    return database;
+  })
+  .catch(() => undefined);
+
+/** Begins anew where more is kept than any map needs: what is asked for again comes from the server or is solved again. */
+async function keepFew(database: IDBPDatabase<PosesSchema>, store: 'records' | 'pictures'): Promise<void> {
+  if ((await database.count(store)) > MOST_KEPT) await database.clear(store);
+}
 
 async function ask<T>(route: 'findPoses' | 'keepPoses', body: unknown): Promise<T | undefined> {
   const { method } = ROUTES[route];

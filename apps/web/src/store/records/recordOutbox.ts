@@ -15,6 +15,8 @@ export interface RecordOutbox {
   waiting(): Promise<PracticeRecord[]>;
   confirm(keys: readonly string[]): Promise<void>;
   ofSession(session: string): Promise<PracticeRecord[]>;
+  /** Lets go of what was recorded before a day and has reached the server: it is there. */
+  forgetBefore(date: string): Promise<void>;
 }
 
 /** An outbox in IndexedDB: it survives a closed tab and a dead battery, and all tabs share it. */
@@ -45,6 +47,14 @@ export function createRecordOutbox(name = 'aftersquall-records'): RecordOutbox {
     async confirm(keys) {
       const writing = (await database()).transaction('waiting', 'readwrite');
       for (const key of keys) void writing.store.delete(key);
+      await writing.done;
+    },
+    async forgetBefore(date) {
+      const writing = (await database()).transaction(['waiting', 'own'], 'readwrite');
+      const waiting = new Set(await writing.objectStore('waiting').getAllKeys());
+      for (const record of await writing.objectStore('own').getAll())
+        if (record.date < date && !waiting.has(record.key))
+          void writing.objectStore('own').delete(record.key);
       await writing.done;
     },
     ofSession: async (session) => (await database()).getAllFromIndex('own', 'session', session),

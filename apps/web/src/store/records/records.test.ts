@@ -15,6 +15,7 @@ function memoryOutbox(): RecordOutbox {
     confirm: async (keys) => {
       for (const key of keys) kept.delete(key);
     },
+    forgetBefore: async () => undefined,
     ofSession: async (session) => [...kept.values()].filter((record) => record.session === session),
   };
 }

@@ -1,10 +1,13 @@
 import { type PracticeRecord, ROUTES, standing } from '@aftersquall/core';
+import { format, subWeeks } from 'date-fns';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { createRecordOutbox, type RecordOutbox } from './recordOutbox.ts';
 
 /** So many go to the server at once. */
 const AT_ONCE = 500;
 const AGAIN_AFTER_MS = 5000;
+/** So long a device shows its own records without the server. */
+const KEPT_WEEKS = 8;
 
 /** What is to be said of records on their way. */
 export interface OnTheWay {
@@ -92,6 +95,7 @@ export async function keepAndSend(records: readonly PracticeRecord[]): Promise<v
 
 /** Sends what waits now, again whenever the network comes back, and every few seconds while something waits. */
 export function sendRecords(): void {
+  void outbox.forgetBefore(format(subWeeks(new Date(), KEPT_WEEKS), 'yyyy-MM-dd')).catch(() => undefined);
   void sender.send();
   addEventListener('online', () => void sender.send());
   setInterval(() => {
