@@ -272,3 +272,26 @@ test('a roll is written line by line: what the map has is counted, what it has n
   // The try keeps the name it had.
   await expect(row(/worked Log roll under/)).toHaveCount(1);
 });
+
+test('reps that were not as planned are put right in the record', async ({ page, shipped, request }) => {
+  await page.goto(`${shipped.url}/club/log?session=demo-class-20&weeks=all`);
+  const reps = page.getByLabel('Reps each of Turn the knee in', { exact: true });
+  await reps.fill('some');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('whole reps')).toBeVisible();
+  await reps.fill('3');
+  await page.keyboard.press('Enter');
+  await expect
+    .poll(async () => {
+      const answer = await request.get(`${shipped.url}/api/records?session=demo-class-20`);
+      const { records } = (await answer.json()) as {
+        records: { kind: string; title?: string; reps?: number }[];
+      };
+      return records.flatMap((one) =>
+        one.kind === 'block' && one.title === 'Turn the knee in' ? [one.reps] : [],
+      );
+    })
+    .toEqual([3]);
+  await page.reload();
+  await expect(reps).toHaveValue('3');
+});

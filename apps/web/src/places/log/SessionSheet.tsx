@@ -11,6 +11,7 @@ import { type FormEvent, useMemo, useState } from 'react';
 import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { clock } from '../../components/clock.ts';
+import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
 import { useListRecordsQuery } from '../../store/api.ts';
@@ -28,6 +29,7 @@ interface Props {
 }
 
 const MOST = 7;
+const MOST_REPS = 2000;
 
 /** The record of one class: what ran, who was there, what was tried, a note; all that the Mat knows stands there already. */
 export function SessionSheet({ map, session, club, onKept }: Props) {
@@ -82,7 +84,10 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
           })}
         </div>
       )}
-      <Blocks blocks={recordsOf(records, 'block')} />
+      <Blocks
+        blocks={recordsOf(records, 'block')}
+        onReps={(block, reps) => void keep(corrected(block, reps))}
+      />
       <h3>What was tried</h3>
       <TryForm
         map={map}
@@ -126,7 +131,22 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
   );
 }
 
-function Blocks({ blocks }: { blocks: readonly RecordOf<'block'>[] }) {
+/** A block with other reps than were recorded of it: the record before it is taken back. */
+function corrected({ key, at, ...block }: RecordOf<'block'>, reps: number): PracticeRecord[] {
+  const session = { map: block.map, session: block.session, date: block.date };
+  return [
+    newRecord(session, { kind: 'void', voids: key }),
+    // It happened when it happened: only what is said of it is another.
+    { ...newRecord(session, { ...block, reps }), at },
+  ];
+}
+
+interface BlocksProps {
+  blocks: readonly RecordOf<'block'>[];
+  onReps: (block: RecordOf<'block'>, reps: number) => void;
+}
+
+function Blocks({ blocks, onReps }: BlocksProps) {
   if (blocks.length === 0) return null;
   return (
     <table className={styles.table}>
@@ -139,12 +159,27 @@ function Blocks({ blocks }: { blocks: readonly RecordOf<'block'>[] }) {
         </tr>
       </thead>
       <tbody>
-        {blocks.map(({ key, title, planned, ran, reps, reached }) => (
-          <tr key={key}>
-            <th scope="row">{title}</th>
-            <td className="num">{clock(planned)}</td>
-            <td className="num">{reached ? clock(ran) : <b className="top">not reached</b>}</td>
-            <td className="num">{reps || ''}</td>
+        {blocks.map((block) => (
+          <tr key={block.block}>
+            <th scope="row">{block.title}</th>
+            <td className="num">{clock(block.planned)}</td>
+            <td className="num">{block.reached ? clock(block.ran) : <b className="top">not reached</b>}</td>
+            <td className="num">
+              {block.reached && block.exchanges.length > 0 && (
+                <SavedField
+                  label={`Reps each of ${block.title}`}
+                  hideLabel
+                  type="number"
+                  value={String(block.reps)}
+                  onSave={(text) => {
+                    const reps = readNumber(text);
+                    if (!Number.isInteger(reps) || reps! < 0 || reps! > MOST_REPS) return 'whole reps';
+                    onReps(block, reps!);
+                    return undefined;
+                  }}
+                />
+              )}
+            </td>
           </tr>
         ))}
       </tbody>
