@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Move } from '../model/move.ts';
 import type { SeenFault } from '../model/notes.ts';
 import { smallMap } from '../test/smallMap.ts';
 import { blockTime } from './blockTime.ts';
@@ -41,7 +42,7 @@ const flat: SeenFault = {
 const seems: SeenFault = { ...early, fault: 'It goes on a light partner', falsePositive: true };
 const gone: SeenFault = { ...early, id: 'no-such-move' };
 const room = { people: 12, changeOverSeconds: 10 };
-const asked = { sides: 2, budget: 900, room } as const;
+const asked = { sides: 2, budget: 900, room, may: () => true } as const;
 
 describe('the block of faults', () => {
   it('says of each what goes wrong and what mends it, and drills it once for each exchange', () => {
@@ -83,5 +84,28 @@ describe('the block of faults', () => {
     expect(planned.total).toBeLessThanOrEqual(3600);
     const { faults: _, ...without } = request;
     expect(planLesson(without).blocks.some(({ id }) => id === 'faults')).toBe(false);
+  });
+
+  it('has nothing in it, and nothing comes back, that the class may not do', () => {
+    // Barred for the young: the choke is made a heel hook.
+    const [lock] = map.moves.filter(({ id }) => id === 'choke') as [Move];
+    const twisting: Move = { ...lock, hazards: ['heel-hook'] };
+    const choke: SeenFault = { ...early, id: lock.id, name: lock.name, fault: 'Elbows wide' };
+    const request = {
+      map: { ...map, moves: map.moves.map((one) => (one === lock ? twisting : one)) },
+      root: position!.id,
+      minutes: 60,
+      people: 12,
+      apparel: 'gi',
+      level: 'expert',
+      method: 'mixed',
+      faults: [choke],
+      returns: [{ exchange: 'choke-none', why: 'It fades.' }],
+    } as const;
+    expect(planLesson(request).lesson).toMatchObject({ faults: [choke], returns: [{ move: lock.id }] });
+    const { lesson, blocks } = planLesson({ ...request, youth: true });
+    expect(lesson).toMatchObject({ faults: [], returns: [] });
+    const drilled = blocks.flatMap((block) => ('links' in block ? block.links : []));
+    expect(drilled.map(({ exchange }) => exchange)).not.toContain('choke-none');
   });
 });

@@ -1,33 +1,28 @@
 import type { Block } from '../model/blocks/blockKinds.ts';
-import type { ClassPlan } from '../model/classPlan.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { SeenFault } from '../model/notes.ts';
+import { AGAIN_REPS, type AgainTime } from './againTime.ts';
 import { blockTime } from './blockTime.ts';
-import { mainExchange } from './learnt.ts';
+import { likeliest } from './learnt.ts';
 import { linkOf } from './linkOf.ts';
-import { AGAIN_REPS } from './returnBlocks.ts';
 import { careWords, roleWords, sentences } from './roleWords.ts';
 
 const SHOWN = 60;
 
 /**
  * The faults that were seen lately as the first block that is drilled: one exchange for each of them, with what goes wrong
- * and what mends it. As many as the time holds, in the order given; those of what is not in the map any more are left out.
- * @param budget seconds there are for it
+ * and what mends it. As many as the time holds, in the order given; those of what is not in the map any more, or may not
+ * be done in this class, are left out.
  */
 export function faultBlocks(
   map: GuardMap,
   faults: readonly SeenFault[],
-  {
-    sides,
-    budget,
-    room,
-  }: { sides: 1 | 2; budget: number; room: Pick<ClassPlan, 'people' | 'changeOverSeconds'> },
+  { sides, budget, room, may }: AgainTime,
 ): { blocks: Block[]; taken: SeenFault[]; seconds: number } {
   const seen = faults.flatMap((fault) => {
-    const exchange = whereSeen(map, fault);
+    const exchange = whereSeen(map, fault, may);
     return exchange ? [{ fault, exchange }] : [];
   });
   for (let many = seen.length; many > 0; many--) {
@@ -74,7 +69,7 @@ function bearerOf(map: GuardMap, { of, id }: SeenFault) {
 }
 
 /** Where it shows: in the move, in the first move of the position, or in the first that is made of the movement. */
-function whereSeen(map: GuardMap, fault: SeenFault): Exchange | undefined {
+function whereSeen(map: GuardMap, fault: SeenFault, may: AgainTime['may']): Exchange | undefined {
   const { movesOf, exchangesOf } = indexMap(map);
   const moves =
     fault.of === 'move'
@@ -85,7 +80,8 @@ function whereSeen(map: GuardMap, fault: SeenFault): Exchange | undefined {
   if (!bearerOf(map, fault)) return undefined;
   // Unopposed where that is known: it is mended before it is tested.
   for (const move of moves) {
-    const exchange = exchangesOf(move).find(({ reaction }) => reaction === 'none') ?? mainExchange(map, move);
+    const open = exchangesOf(move).filter(may);
+    const exchange = open.find(({ reaction }) => reaction === 'none') ?? likeliest(open);
     if (exchange) return exchange;
   }
   return undefined;

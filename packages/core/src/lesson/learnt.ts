@@ -1,4 +1,5 @@
 import type { Lesson } from '../model/classPlan.ts';
+import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Grade } from '../model/practiceRecord.ts';
@@ -70,7 +71,7 @@ export function returnsOn(map: GuardMap, { memories, carried }: Learnt, date: st
     })),
     ...fading.flatMap(({ move, kept }) => {
       if (carriedMoves.has(move)) return [];
-      const exchange = mainExchange(map, move);
+      const exchange = likeliest(index.exchangesOf(move));
       return exchange
         ? [{ exchange: exchange.id, why: `About ${Math.round(kept * 100)} % of it is kept by now.` }]
         : [];
@@ -78,8 +79,6 @@ export function returnsOn(map: GuardMap, { memories, carried }: Learnt, date: st
   ];
 }
 
-/** The exchange of a move that is likeliest to work; undefined where it has none. */
-export const mainExchange = (map: GuardMap, move: string) =>
-  indexMap(map)
-    .exchangesOf(move)
-    .toSorted((a, b) => b.chance - a.chance)[0];
+/** The exchange that is likeliest to work; undefined of none. */
+export const likeliest = (exchanges: readonly Exchange[]): Exchange | undefined =>
+  exchanges.toSorted((a, b) => b.chance - a.chance)[0];

@@ -1,10 +1,13 @@
+import { playable } from '../body/playable.ts';
 import type { Block } from '../model/blocks/blockKinds.ts';
 import type { Lesson } from '../model/classPlan.ts';
+import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Position } from '../model/position.ts';
 import { exchangeSeconds } from '../model/seconds.ts';
 import type { WeighOptions } from '../weigh/mapGame.ts';
+import { returnBudget } from './againTime.ts';
 import { type FixedTimes, METHOD } from './assembly.ts';
 import { classSeconds, largestGroup } from './blockTime.ts';
 import { chooseRepertoire, isAbove } from './chooseRepertoire.ts';
@@ -16,7 +19,7 @@ import { lessonRules } from './lessonRules.ts';
 import { stepWords } from './lessonWords.ts';
 import { DEMO, FOR_LINKS, leastReps, practicesOf, repsOf } from './practices.ts';
 import { repertoireOf } from './repertoire.ts';
-import { returnBlocks, returnBudget } from './returnBlocks.ts';
+import { returnBlocks } from './returnBlocks.ts';
 
 export interface PlannedLesson {
   lesson: Lesson;
@@ -54,9 +57,9 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const method = METHOD[request.method];
   const reset = map.settings.resetSeconds;
   const fixed = fixedTimes(budget, method.live);
-  const first = returnBudget(budget);
-  const mends = faultBlocks(map, request.faults ?? [], { sides, budget: first, room });
-  const again = returnBlocks(map, request.returns ?? [], { sides, budget: first - mends.seconds, room });
+  const time = { sides, room, budget: returnBudget(budget), may: mayBeDone(request) };
+  const mends = faultBlocks(map, request.faults ?? [], time);
+  const again = returnBlocks(map, request.returns ?? [], { ...time, budget: time.budget - mends.seconds });
   const drillBudget =
     budget -
     mends.seconds -
@@ -135,6 +138,21 @@ export function planLesson(request: LessonRequest): PlannedLesson {
       chosen.steps.some(({ move }) => move === id) ? [] : [index.move.get(id)?.name ?? id],
     ),
     next,
+  };
+}
+
+/** Whether an exchange may be done in a class: by its apparel, its level and its rules. */
+function mayBeDone(request: LessonRequest): (exchange: Exchange) => boolean {
+  const { map, apparel, level } = request;
+  const index = indexMap(map);
+  const barred = lessonRules(request)?.barred ?? [];
+  return (exchange) => {
+    const move = index.move.get(exchange.move)!;
+    return (
+      playable(map, exchange, apparel) &&
+      !isAbove(move, index.position.get(move.position)!, level) &&
+      !move.hazards.some((tag) => barred.includes(tag))
+    );
   };
 }
 

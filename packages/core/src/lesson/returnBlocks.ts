@@ -1,8 +1,8 @@
 import { reactionName } from '../body/landingWords.ts';
 import type { Block } from '../model/blocks/blockKinds.ts';
-import type { ClassPlan } from '../model/classPlan.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
+import { AGAIN_REPS, type AgainTime } from './againTime.ts';
 import { blockTime } from './blockTime.ts';
 import { clip, lower } from './lessonWords.ts';
 import { linkOf } from './linkOf.ts';
@@ -14,25 +14,14 @@ export interface ReturnOf {
   why: string;
 }
 
-/** Of a class's time at most so much is for what comes back. */
-const FOR_RETURNS = 0.2;
-export const AGAIN_REPS = 2;
-
-/** How many seconds of a class are for what comes back, faults and moves together. */
-export const returnBudget = (classSeconds: number): number => classSeconds * FOR_RETURNS;
-
 /**
- * What comes back first in a class: a block each, two reps on a side, in the order given, as many as the time holds.
- * @param budget seconds there are for it
+ * What comes back first in a class: a block each, two reps on a side, in the order given, as many as the time holds. What may
+ * not be done in this class does not.
  */
 export function returnBlocks(
   map: GuardMap,
   returns: readonly ReturnOf[],
-  {
-    sides,
-    budget,
-    room,
-  }: { sides: 1 | 2; budget: number; room: Pick<ClassPlan, 'people' | 'changeOverSeconds'> },
+  { sides, budget, room, may }: AgainTime,
 ): { blocks: Block[]; returned: ReturnOf[]; seconds: number } {
   const index = indexMap(map);
   const blocks: Block[] = [];
@@ -41,7 +30,7 @@ export function returnBlocks(
   for (const one of returns) {
     const exchange = index.exchange.get(one.exchange);
     const move = exchange && index.move.get(exchange.move);
-    if (!exchange || !move) continue;
+    if (!exchange || !move || !may(exchange)) continue;
     const link = linkOf(map, exchange);
     const met =
       exchange.reaction === 'none' ? '' : `, when top ${lower(reactionName(map, exchange.reaction))}`;

@@ -2,6 +2,7 @@ import type { TaughtOn } from '../lesson/learnt.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Practice } from '../model/practice.ts';
+import type { Grade } from '../model/practiceRecord.ts';
 
 /** A class of the calendar, as far as it matters to what it left behind. */
 interface PlannedDay {
@@ -26,10 +27,7 @@ export function taughtFrom(
     days.set(date, known);
     return known;
   };
-  const note = (
-    { exchange, date }: { exchange: string; date: string },
-    grade?: Practice['grades'][number]['grade'],
-  ) => {
+  const note = ({ exchange, date }: { exchange: string; date: string }, grade?: Grade) => {
     const move = index.move.get(index.exchange.get(exchange)?.move ?? '');
     if (move) dayOf(date).moves.push({ move: move.id, name: move.name, exchange, grade });
   };

@@ -1,25 +1,13 @@
-import {
-  answerName,
-  type Club,
-  type GuardMap,
-  type PracticeRecord,
-  type RecordOf,
-  recordsOf,
-} from '@aftersquall/core';
-import { matchSorter } from 'match-sorter';
-import { type FormEvent, useMemo, useState } from 'react';
-import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
-import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
-import { clock } from '../../components/clock.ts';
-import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
-import { SelectField } from '../../components/fields/SelectField.tsx';
+import { type Club, type GuardMap, type PracticeRecord, type RecordOf, recordsOf } from '@aftersquall/core';
+import { type FormEvent, useState } from 'react';
 import { TakeOut } from '../../components/TakeOut.tsx';
 import { useListRecordsQuery } from '../../store/api.ts';
 import { newRecord } from '../../store/records/newRecord.ts';
 import { keepAndSend } from '../../store/records/records.ts';
 import styles from './log.module.scss';
 import { lineOf } from './logPart.ts';
-import { RollForm, type Trial } from './RollForm.tsx';
+import { SessionBlocks } from './SessionBlocks.tsx';
+import { TryForm } from './TryForm.tsx';
 
 interface Props {
   map: GuardMap;
@@ -27,9 +15,6 @@ interface Props {
   club: Club | undefined;
   onKept: () => void;
 }
-
-const MOST = 7;
-const MOST_REPS = 2000;
 
 /** The record of one class: what ran, who was there, what was tried, a note; all that the Mat knows stands there already. */
 export function SessionSheet({ map, session, club, onKept }: Props) {
@@ -84,7 +69,7 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
           })}
         </div>
       )}
-      <Blocks
+      <SessionBlocks
         blocks={recordsOf(records, 'block')}
         onReps={(block, reps) => void keep(corrected(block, reps))}
       />
@@ -139,144 +124,6 @@ function corrected({ key, at, ...block }: RecordOf<'block'>, reps: number): Prac
     // It happened when it happened: only what is said of it is another.
     { ...newRecord(session, { ...block, reps }), at },
   ];
-}
-
-interface BlocksProps {
-  blocks: readonly RecordOf<'block'>[];
-  onReps: (block: RecordOf<'block'>, reps: number) => void;
-}
-
-function Blocks({ blocks, onReps }: BlocksProps) {
-  if (blocks.length === 0) return null;
-  return (
-    <table className={styles.table}>
-      <thead>
-        <tr>
-          <th>Block</th>
-          <th className="num">Planned</th>
-          <th className="num">Ran</th>
-          <th className="num">Reps</th>
-        </tr>
-      </thead>
-      <tbody>
-        {blocks.map((block) => (
-          <tr key={block.block}>
-            <th scope="row">{block.title}</th>
-            <td className="num">{clock(block.planned)}</td>
-            <td className="num">{block.reached ? clock(block.ran) : <b className="top">not reached</b>}</td>
-            <td className="num">
-              {block.reached && block.exchanges.length > 0 && (
-                <SavedField
-                  label={`Reps each of ${block.title}`}
-                  hideLabel
-                  type="number"
-                  value={String(block.reps)}
-                  onSave={(text) => {
-                    const reps = readNumber(text);
-                    if (!Number.isInteger(reps) || reps! < 0 || reps! > MOST_REPS) return 'whole reps';
-                    onReps(block, reps!);
-                    return undefined;
-                  }}
-                />
-              )}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-interface TryProps {
-  map: GuardMap;
-  club: Club | undefined;
-  present: readonly { id: string; alias: string }[];
-  session: string;
-  onTries: (trials: Trial[]) => void;
-}
-
-/** A try, found by typing its line: position, move, what it met; then who, against what, and whether it worked. */
-function TryForm({ map, club, present, session, onTries }: TryProps) {
-  const [typed, setTyped] = useState('');
-  const [resistance, setResistance] = useState<'light' | 'full'>('full');
-  const [athlete, setAthlete] = useState('');
-  const lines = useMemo(
-    () =>
-      map.exchanges.map((exchange) => {
-        const words = answerName(map, exchange);
-        return { exchange: exchange.id, ...words, line: `${words.position}: ${words.move} | ${words.meets}` };
-      }),
-    [map],
-  );
-  const [chosen, setChosen] = useState<(typeof lines)[number]>();
-  const found = typed ? matchSorter(lines, typed, { keys: ['move', 'line', 'meets'] }).slice(0, MOST) : [];
-  const people = present.length > 0 ? present : (club?.athletes ?? []);
-  const someone = people.find(({ id }) => id === athlete);
-  const trial = { resistance, ...(someone && { athlete: { id: someone.id, alias: someone.alias } }) };
-  const tried = (worked: boolean) => {
-    if (!chosen) return;
-    const { line: _, ...words } = chosen;
-    onTries([{ kind: 'trial', ...words, ...trial, worked, count: 1 }]);
-  };
-  return (
-    <>
-      <div className={styles.try}>
-        {chosen ? (
-          <p className={styles.tried}>
-            <b>{lineOf(chosen)}</b> <span className="soft">{chosen.position}</span>
-            <TakeOut label="Another one" onClick={() => setChosen(undefined)} />
-          </p>
-        ) : (
-          <ChoiceSearch
-            id="tries"
-            label="What was tried"
-            listLabel="Answers of the map"
-            placeholder="position: move | what top did"
-            typed={typed}
-            onType={setTyped}
-            choices={found.map(({ exchange, move, meets, position }) => ({
-              key: exchange,
-              name: lineOf({ move, meets }),
-              what: position,
-            }))}
-            onPick={(place) => {
-              setChosen(found[place]);
-              setTyped('');
-            }}
-          />
-        )}
-        <SelectField
-          label="Who"
-          hideLabel
-          value={athlete}
-          choices={[
-            { value: '', name: 'anybody' },
-            ...people.map(({ id, alias }) => ({ value: id, name: alias })),
-          ]}
-          onChange={setAthlete}
-        />
-        <ChoiceToggle
-          label="Against"
-          value={resistance}
-          choices={[
-            ['light', 'light'],
-            ['full', 'full'],
-          ]}
-          onChange={setResistance}
-        />
-        <button type="button" className="btn btn-now" disabled={!chosen} onClick={() => tried(true)}>
-          Worked
-        </button>
-        <button type="button" className="btn btn-plain" disabled={!chosen} onClick={() => tried(false)}>
-          Did not
-        </button>
-      </div>
-      <details open={Boolean(localStorage.getItem(`aftersquall.roll.${session}`))}>
-        <summary>A whole roll or match, line by line</summary>
-        <RollForm map={map} session={session} trial={trial} onTries={onTries} />
-      </details>
-    </>
-  );
 }
 
 function NoteForm({ onNote }: { onNote: (text: string) => void }) {

@@ -1,5 +1,5 @@
 import { diffDocuments, type GuardMap, mapOn, SHIPPED_PROFILES } from '@aftersquall/core';
-import type { DatedClass } from '../../store/classHead.ts';
+import { type DatedClass, nextOf } from '../../store/classHead.ts';
 import { selectSession } from '../../store/documents/documentsSlice.ts';
 import { changeDocument, openDocument } from '../../store/documents/engine.ts';
 import { notify } from '../../store/notices.ts';
@@ -27,7 +27,8 @@ export const renewTerm =
       dates: later.map(({ when, minutes }) => ({ ...when, minutes })),
       themes: [...new Set(later.map(({ lesson }) => lesson!.root))],
       held: held(classes.slice(0, at)),
-      faults,
+      // What goes wrong now is for the class that comes now.
+      faults: next === nextOf(classes, isRecorded) ? faults : [],
       figures,
       people: next.people,
       apparel: next.apparel,

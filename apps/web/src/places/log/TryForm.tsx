@@ -1,0 +1,105 @@
+import { answerName, type Club, type GuardMap } from '@aftersquall/core';
+import { matchSorter } from 'match-sorter';
+import { useMemo, useState } from 'react';
+import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
+import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { SelectField } from '../../components/fields/SelectField.tsx';
+import { TakeOut } from '../../components/TakeOut.tsx';
+import styles from './log.module.scss';
+import { lineOf } from './logPart.ts';
+import { RollForm, type Trial } from './RollForm.tsx';
+
+/** So many answers are offered. */
+const MOST = 7;
+
+interface Props {
+  map: GuardMap;
+  club: Club | undefined;
+  present: readonly { id: string; alias: string }[];
+  session: string;
+  onTries: (trials: Trial[]) => void;
+}
+
+/** A try, found by typing its line: position, move, what it met; then who, against what, and whether it worked. */
+export function TryForm({ map, club, present, session, onTries }: Props) {
+  const [typed, setTyped] = useState('');
+  const [resistance, setResistance] = useState<'light' | 'full'>('full');
+  const [athlete, setAthlete] = useState('');
+  const lines = useMemo(
+    () =>
+      map.exchanges.map((exchange) => {
+        const words = answerName(map, exchange);
+        return { exchange: exchange.id, ...words, line: `${words.position}: ${words.move} | ${words.meets}` };
+      }),
+    [map],
+  );
+  const [chosen, setChosen] = useState<(typeof lines)[number]>();
+  const found = typed ? matchSorter(lines, typed, { keys: ['move', 'line', 'meets'] }).slice(0, MOST) : [];
+  const people = present.length > 0 ? present : (club?.athletes ?? []);
+  const someone = people.find(({ id }) => id === athlete);
+  const trial = { resistance, ...(someone && { athlete: { id: someone.id, alias: someone.alias } }) };
+  const tried = (worked: boolean) => {
+    if (!chosen) return;
+    const { line: _, ...words } = chosen;
+    onTries([{ kind: 'trial', ...words, ...trial, worked, count: 1 }]);
+  };
+  return (
+    <>
+      <div className={styles.try}>
+        {chosen ? (
+          <p className={styles.tried}>
+            <b>{lineOf(chosen)}</b> <span className="soft">{chosen.position}</span>
+            <TakeOut label="Another one" onClick={() => setChosen(undefined)} />
+          </p>
+        ) : (
+          <ChoiceSearch
+            id="tries"
+            label="What was tried"
+            listLabel="Answers of the map"
+            placeholder="position: move | what top did"
+            typed={typed}
+            onType={setTyped}
+            choices={found.map(({ exchange, move, meets, position }) => ({
+              key: exchange,
+              name: lineOf({ move, meets }),
+              what: position,
+            }))}
+            onPick={(place) => {
+              setChosen(found[place]);
+              setTyped('');
+            }}
+          />
+        )}
+        <SelectField
+          label="Who"
+          hideLabel
+          value={athlete}
+          choices={[
+            { value: '', name: 'anybody' },
+            ...people.map(({ id, alias }) => ({ value: id, name: alias })),
+          ]}
+          onChange={setAthlete}
+        />
+        <ChoiceToggle
+          label="Against"
+          value={resistance}
+          choices={[
+            ['light', 'light'],
+            ['full', 'full'],
+          ]}
+          onChange={setResistance}
+        />
+        <button type="button" className="btn btn-now" disabled={!chosen} onClick={() => tried(true)}>
+          Worked
+        </button>
+        <button type="button" className="btn btn-plain" disabled={!chosen} onClick={() => tried(false)}>
+          Did not
+        </button>
+      </div>
+      <details open={Boolean(localStorage.getItem(`aftersquall.roll.${session}`))}>
+        <summary>A whole roll or match, line by line</summary>
+        <RollForm map={map} session={session} trial={trial} onTries={onTries} />
+      </details>
+    </>
+  );
+}
