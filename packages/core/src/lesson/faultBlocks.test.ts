@@ -42,6 +42,14 @@ const flat: SeenFault = {
 const seems: SeenFault = { ...early, fault: 'It goes on a light partner', falsePositive: true };
 const gone: SeenFault = { ...early, id: 'no-such-move' };
 const room = { people: 12, changeOverSeconds: 10 };
+const CLASS = {
+  root: position!.id,
+  minutes: 60,
+  people: 12,
+  apparel: 'gi',
+  level: 'expert',
+  method: 'mixed',
+} as const;
 const asked = { sides: 2, budget: 900, room, may: () => true } as const;
 
 describe('the block of faults', () => {
@@ -69,12 +77,7 @@ describe('the block of faults', () => {
   it('is the first thing that a lesson drills, and its time is taken from the rest', () => {
     const request = {
       map,
-      root: position!.id,
-      minutes: 60,
-      people: 12,
-      apparel: 'gi',
-      level: 'expert',
-      method: 'mixed',
+      ...CLASS,
       faults: [early, gone],
     } as const;
     const planned = planLesson(request);
@@ -93,12 +96,7 @@ describe('the block of faults', () => {
     const choke: SeenFault = { ...early, id: lock.id, name: lock.name, fault: 'Elbows wide' };
     const request = {
       map: { ...map, moves: map.moves.map((one) => (one === lock ? twisting : one)) },
-      root: position!.id,
-      minutes: 60,
-      people: 12,
-      apparel: 'gi',
-      level: 'expert',
-      method: 'mixed',
+      ...CLASS,
       faults: [choke],
       returns: [{ exchange: 'choke-none', why: 'It fades.' }],
     } as const;
