@@ -115,10 +115,29 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
 
   await page.goto(`${shipped.url}/club/mat/tuesday`);
   await expect(page.getByRole('timer')).toBeVisible();
-  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('button', { name: 'Who is here', exact: true }).click();
+  await page
+    .getByRole('group', { name: 'Who is here' })
+    .getByRole('button', { name: /^All of/ })
+    .click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page
+    .getByRole('group', { name: 'Go to' })
+    .getByRole('button', { name: /^Drag past/ })
+    .click();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.getByText('Partner A on the bottom')).toBeVisible();
   await pictured(page);
   await page.screenshot(shot('mat'));
+  await page.keyboard.press('b');
+  await page.keyboard.press('c');
+  const counting = page.getByRole('region', { name: 'Count what is seen' });
+  await counting.getByLabel('Who tried').selectOption('Gull');
+  await counting.getByRole('button', { name: 'Worked' }).click();
+  await counting.getByRole('button').first().click();
+  await expect(counting.getByRole('button').first()).toContainText('1');
+  await page.screenshot(shot('mat-bright'));
 
   await page.goto(`${shipped.url}/club/log?weeks=all`);
   await expect(page.getByRole('region', { name: 'Fading' }).getByRole('listitem').first()).toBeVisible();
