@@ -275,3 +275,39 @@ test('in a bright hall it is ink on paper, and stays so', async ({ page, demo })
   await page.keyboard.press('b');
   expect((await ground())[0]).toBeLessThan(60);
 });
+
+test('somebody new is in the club by an alias, on the mat and in the record', async ({
+  page,
+  demo,
+  request,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
+  await page.goto(`${demo.url}/club/mat/tuesday`);
+  await page.getByRole('button', { name: 'Who is here', exact: true }).click();
+  const here = page.getByRole('group', { name: 'Who is here' });
+  const alias = here.getByLabel('Somebody new, by an alias');
+  for (const name of ['Fulmar', 'Teal']) {
+    await alias.fill(name);
+    await page.keyboard.press('Enter');
+    await expect(here.getByRole('button', { name, pressed: true })).toBeVisible();
+  }
+  await alias.fill('teal');
+  await page.keyboard.press('Enter');
+  await expect(here.getByRole('alert')).toHaveText('teal is there already: take another alias.');
+  await expect(here).toContainText('2 are here');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect
+    .poll(async () => (await practice(request, demo.url)).sessions[0]?.athletes.map((one) => one.alias))
+    .toEqual(['Fulmar', 'Teal']);
+  await page.goto(`${demo.url}/club/log?part=sessions`);
+  await page
+    .getByRole('button', { name: /^Tuesday/ })
+    .first()
+    .click();
+  const who = page.getByRole('group', { name: 'Who was there' });
+  await who.getByLabel('Somebody new, by an alias').fill('Knot');
+  await who.getByRole('button', { name: 'Add' }).click();
+  await expect(who.getByRole('button', { name: 'Knot', pressed: true })).toBeVisible();
+  await expect(who.getByRole('button', { pressed: true })).toHaveCount(3);
+});

@@ -181,7 +181,14 @@ export {
   METHODS,
   type Method,
 } from './model/classPlan.ts';
-export { type Club, ClubSchema, emptyClub, type Holiday, type TermSlot } from './model/club.ts';
+export {
+  AthleteSchema,
+  type Club,
+  ClubSchema,
+  emptyClub,
+  type Holiday,
+  type TermSlot,
+} from './model/club.ts';
 export { CONTACTS, type Contact } from './model/contacts.ts';
 export { BASES, type Basis, type Exchange, ExchangeSchema, notesOf } from './model/exchange.ts';
 export { freshId } from './model/freshId.ts';

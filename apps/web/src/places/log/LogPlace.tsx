@@ -2,6 +2,8 @@ import { addressOf, indexMap, type Practice, type PracticeFilter, ROUTES } from 
 import { format, subWeeks } from 'date-fns';
 import { FileDown } from 'lucide-react';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { logAddress, matAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
@@ -12,7 +14,7 @@ import { today } from '../../store/records/newRecord.ts';
 import { useOnTheWay } from '../../store/records/records.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
-import { useKnownClub } from '../../store/useClub.ts';
+import { useClub } from '../../store/useClub.ts';
 import { EvidencePart } from './EvidencePart.tsx';
 import { FaultsPart } from './FaultsPart.tsx';
 import { ImportTrials } from './ImportTrials.tsx';
@@ -37,7 +39,7 @@ const WEEKS: Record<string, number> = { '4': 4, '10': 10, '26': 26 };
 export function LogPlace() {
   const map = useAppSelector(selectMap)!;
   useEditedDocument('map', map.id);
-  const club = useKnownClub();
+  const { club, change: changeClub } = useClub();
   const [params, set] = useAddress();
   const session = params.get('session') ?? undefined;
   const part = session ? 'sessions' : ((params.get('part') ?? 'next') as Part);
@@ -163,11 +165,14 @@ export function LogPlace() {
         )}
         {shared && practice && practice.sessions.length === 0 && part !== 'recall' && (
           <p className={styles.empty}>
-            Nothing was recorded in this period. Run a class on the Mat, or begin a record under Sessions:
-            what is counted there stands here.
+            Nothing was recorded in this period. <Link to={matAddress()}>Run a class on the Mat</Link>, or
+            begin a record under <Link to={`${logAddress}?part=sessions`}>Sessions</Link>: what is counted
+            there stands here.
           </p>
         )}
-        {shared && part === 'next' && <NextPart {...shared} athlete={athlete || undefined} />}
+        {shared && part === 'next' && shared.practice.sessions.length > 0 && (
+          <NextPart {...shared} athlete={athlete || undefined} />
+        )}
         {shared && part === 'evidence' && <EvidencePart {...shared} athlete={athlete || undefined} />}
         {shared && part === 'faults' && <FaultsPart {...shared} />}
         {shared && part === 'kept' && <KeptPart {...shared} athlete={athlete || undefined} />}
@@ -175,6 +180,7 @@ export function LogPlace() {
           <SessionsPart
             {...shared}
             club={club}
+            onClub={changeClub}
             open={session}
             onOpen={(next) => set({ session: next, part: 'sessions' })}
           />

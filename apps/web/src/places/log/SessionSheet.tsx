@@ -1,5 +1,14 @@
-import { type Club, type GuardMap, type PracticeRecord, type RecordOf, recordsOf } from '@aftersquall/core';
+import {
+  type Club,
+  type Command,
+  type GuardMap,
+  type Issue,
+  type PracticeRecord,
+  type RecordOf,
+  recordsOf,
+} from '@aftersquall/core';
 import { type FormEvent, useState } from 'react';
+import { NewAthlete } from '../../components/NewAthlete.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
 import { useListRecordsQuery } from '../../store/api.ts';
 import { newRecord } from '../../store/records/newRecord.ts';
@@ -13,11 +22,12 @@ interface Props {
   map: GuardMap;
   session: string;
   club: Club | undefined;
+  onClub: (command: Command, announce?: string) => Issue[];
   onKept: () => void;
 }
 
 /** The record of one class: what ran, who was there, what was tried, a note; all that the Mat knows stands there already. */
-export function SessionSheet({ map, session, club, onKept }: Props) {
+export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
   const { data, refetch } = useListRecordsQuery(
     { params: {}, query: { session } },
     { refetchOnMountOrArgChange: true },
@@ -51,7 +61,7 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
       <h2>
         {head.name} <small className="soft">{head.date}</small>
       </h2>
-      {club && club.athletes.length > 0 && (
+      {club && (
         <div className="chip-field" role="group" aria-label="Who was there">
           {club.athletes.map((athlete) => {
             const there = head.athletes.some(({ id }) => id === athlete.id);
@@ -67,6 +77,7 @@ export function SessionSheet({ map, session, club, onKept }: Props) {
               </button>
             );
           })}
+          <NewAthlete club={club} onChange={onClub} onAdded={flip} />
         </div>
       )}
       <SessionBlocks

@@ -1,4 +1,4 @@
-import type { Club } from '@aftersquall/core';
+import type { Club, Command, Issue } from '@aftersquall/core';
 import { Plus } from 'lucide-react';
 import { clock } from '../../components/clock.ts';
 import { deviceName, newKey, newRecord } from '../../store/records/newRecord.ts';
@@ -9,12 +9,13 @@ import { SessionSheet } from './SessionSheet.tsx';
 
 interface Props extends LogPartProps {
   club: Club | undefined;
+  onClub: (command: Command, announce?: string) => Issue[];
   open: string | undefined;
   onOpen: (session: string | undefined) => void;
 }
 
 /** Every class that was held, newest first, and the record of one of them. */
-export function SessionsPart({ map, practice, date, again, club, open, onOpen }: Props) {
+export function SessionsPart({ map, practice, date, again, club, onClub, open, onOpen }: Props) {
   const sessions = [...practice.sessions].reverse();
   const begin = async () => {
     const session = newKey();
@@ -64,7 +65,7 @@ export function SessionsPart({ map, practice, date, again, club, open, onOpen }:
         </ul>
       </div>
       {open ? (
-        <SessionSheet key={open} map={map} session={open} club={club} onKept={again} />
+        <SessionSheet key={open} map={map} session={open} club={club} onClub={onClub} onKept={again} />
       ) : (
         <p className="soft">Pick a class to finish its record.</p>
       )}

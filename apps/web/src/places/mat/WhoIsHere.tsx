@@ -1,17 +1,16 @@
 import type { Club } from '@aftersquall/core';
 import { clock } from '../../components/clock.ts';
-import { useKnownClub } from '../../store/useClub.ts';
+import { NewAthlete } from '../../components/NewAthlete.tsx';
+import { useClub } from '../../store/useClub.ts';
 import styles from './controls.module.scss';
 import type { Run } from './useRun.ts';
 
 /** Those of the club who are here, at a tap each; before the class begins it is reckoned for as many. */
 export function WhoIsHere({ run }: { run: Run }) {
-  const club = useKnownClub();
+  const { club, change } = useClub();
   const { here } = run.kept;
-  if (!club || club.athletes.length === 0)
-    return (
-      <p className={styles.jump}>Nobody is known in this club yet: the class runs for {run.plan.people}.</p>
-    );
+  if (!club)
+    return <p className={styles.jump}>The club cannot be read now: the class runs for {run.plan.people}.</p>;
   const odd = !run.begun && here.length > 1 && run.plan.people % 2 === 1;
   const isHere = (id: string) => here.some((one) => one.id === id);
   const setHere = (ids: readonly string[]) => run.setHere(peopleOf(club, ids));
@@ -50,6 +49,9 @@ export function WhoIsHere({ run }: { run: Run }) {
           {alias}
         </button>
       ))}
+      <div className={styles.whole}>
+        <NewAthlete club={club} onChange={change} onAdded={(athlete) => run.setHere([...here, athlete])} />
+      </div>
     </div>
   );
 }
