@@ -295,3 +295,22 @@ test('reps that were not as planned are put right in the record', async ({ page,
   await page.reload();
   await expect(reps).toHaveValue('3');
 });
+
+test('the map is weighed on what one athlete was seen to do', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/map/kelpwick/weigh?figures=logged`);
+  const values = page.getByRole('region', { name: 'Values' });
+  const whose = page.getByLabel('Whose tries');
+  const worth = async () => {
+    await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+    return values.innerText();
+  };
+  await expect(values).toBeVisible();
+  const everybody = await worth();
+  await whose.selectOption('Skua’s');
+  await expect(page).toHaveURL(/whose=skua/);
+  await expect.poll(worth).not.toBe(everybody);
+  // The map's own figures are nobody's.
+  await page.getByLabel('On whose figures').selectOption('');
+  await expect(whose).toBeHidden();
+  await expect(page).not.toHaveURL(/whose/);
+});

@@ -4,6 +4,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { FiguresChoice, figuresOf } from '../../components/FiguresChoice.tsx';
+import { SelectField } from '../../components/fields/SelectField.tsx';
 import { LevelChoice } from '../../components/LevelChoice.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
@@ -12,6 +13,7 @@ import { selectMap } from '../../store/openMap.ts';
 import { useFigures } from '../../store/records/useFigures.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
+import { useKnownClub } from '../../store/useClub.ts';
 import { useWeighing } from '../../workers/useWeighing.ts';
 import { CannotWeigh } from './CannotWeigh.tsx';
 import { Insights } from './Insights.tsx';
@@ -32,7 +34,9 @@ export function WeighPlace() {
   useEditedDocument('map', map.id);
   const [params, set] = useAddress();
   const figures = figuresOf(params.get('figures'));
-  const figured = useFigures(map, figures);
+  const whose = params.get('whose') ?? '';
+  const figured = useFigures(map, figures, whose || undefined);
+  const athletes = useKnownClub()?.athletes ?? [];
   const asked = useWhatIf(map);
   const { question, other, whatIf } = asked;
   const {
@@ -77,7 +81,23 @@ export function WeighPlace() {
         <RulesChoice inBar />
         <LevelChoice />
         <ScenarioBar map={map} asked={asked} />
-        <FiguresChoice hideLabel value={figures} onChange={(value) => set({ figures: value })} />
+        <FiguresChoice
+          hideLabel
+          value={figures}
+          onChange={(value) => set({ figures: value, whose: value ? whose : undefined })}
+        />
+        {(figures === 'logged' || figures === 'blended') && athletes.length > 0 && (
+          <SelectField
+            label="Whose tries"
+            hideLabel
+            value={whose}
+            choices={[
+              { value: '', name: 'everybody’s' },
+              ...athletes.map(({ id, alias }) => ({ value: id, name: `${alias}’s` })),
+            ]}
+            onChange={(value) => set({ whose: value })}
+          />
+        )}
         <span className="push" />
         <SaveState />
         <TakeAlong map={map} whatIf={whatIf} />
