@@ -74,7 +74,7 @@ export function takeBlend(rows: readonly Evidence[]): Command {
   );
 }
 
-/** The map with the chances of the coach, of the log, or of both; what was never tried keeps the coach's. */
+/** The map with the chances of the coach, of the log, or of both, each saying so; what was never tried keeps the coach's. */
 export function mapOn(map: GuardMap, practice: Practice, basis: Basis): GuardMap {
   const known = new Map(evidenceOf(map, practice).map((row) => [row.exchange.id, row]));
   return {
@@ -83,8 +83,9 @@ export function mapOn(map: GuardMap, practice: Practice, basis: Basis): GuardMap
       const row = known.get(exchange.id);
       const guess = guessOf(exchange, practice);
       if (basis === 'coach' || !row)
-        return guess === exchange.chance ? exchange : { ...exchange, chance: guess };
-      return { ...exchange, chance: basis === 'logged' ? (row.logged?.mean ?? guess) : row.blend.mean };
+        return guess === exchange.chance ? exchange : { ...exchange, chance: guess, basis: 'coach' };
+      if (basis === 'blended') return { ...exchange, chance: row.blend.mean, basis };
+      return row.logged ? { ...exchange, chance: row.logged.mean, basis } : { ...exchange, chance: guess };
     }),
   };
 }

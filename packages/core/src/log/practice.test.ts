@@ -143,6 +143,11 @@ describe('evidence against guess', () => {
     expect(on('logged')).toBe(0.75);
     expect(on('blended')).toBeCloseTo((exchange.chance * 6 + 9) / 18, 12);
     expect(mapOn(map, practiceOf([], filter), 'blended')).toEqual(map);
+    // Each chance says whose it is, and what was never tried stays the coach's.
+    for (const basis of ['logged', 'blended'] as const) {
+      const told = mapOn(map, practice, basis).exchanges.filter((one) => one.basis === basis);
+      expect(told.map(({ id }) => id)).toEqual([exchange.id]);
+    }
   });
 });
 
