@@ -173,11 +173,14 @@ test('a whole turn: a class is run, logged and blended, and the map is weighed o
   page,
   shipped,
 }) => {
+  await page.clock.install();
   const counting = await countOnMat(page, shipped.url, /^First: /);
   // What went wrong is mended with help, which is no evidence: what is tried in earnest is said so.
   await counting.getByRole('button', { name: 'full', exact: true }).click();
   for (let i = 0; i < 3; i++)
     await counting.getByRole('button', { name: 'Not', exact: false }).last().click();
+  // Four minutes of it are run.
+  await page.clock.fastForward('04:00');
   await page.getByRole('button', { name: 'Go to a block' }).click();
   await page.getByRole('button', { name: 'End the class here' }).click();
   await page.getByRole('link', { name: 'Finish the record in the Log' }).click();
@@ -313,4 +316,26 @@ test('the map is weighed on what one athlete was seen to do', async ({ page, shi
   await page.getByLabel('On whose figures').selectOption('');
   await expect(whose).toBeHidden();
   await expect(page).not.toHaveURL(/whose/);
+});
+
+test('a record that should not be is taken back as a whole, and put back', async ({
+  page,
+  shipped,
+  request,
+}) => {
+  const sums = async () => {
+    const answer = await request.get(`${shipped.url}/api/practice?map=kelpwick`);
+    const { sessions, trials, taught } = (await answer.json()) as Practice;
+    const tried = trials.reduce((sum, one) => sum + one.tried, 0);
+    return [sessions.length, tried, taught.length];
+  };
+  const before = await sums();
+  await page.goto(`${shipped.url}/club/log?session=demo-class-20&weeks=all`);
+  await page.getByRole('button', { name: 'Take the whole record back' }).click();
+  await expect(page.getByText('This record was taken back.')).toBeVisible();
+  await expect.poll(sums).not.toEqual(before);
+  expect((await sums())[0]).toBe(before[0]! - 1);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('heading', { name: /^Thursday: Single-leg X/ })).toBeVisible();
+  await expect.poll(sums).toEqual(before);
 });

@@ -36,7 +36,7 @@ export function taughtFrom(
   for (const { exchange, date } of practice.missed)
     if (index.exchange.has(exchange)) dayOf(date).leftOver.push(exchange);
   for (const { id, leftOver } of classes) {
-    const ran = practice.sessions.find((session) => session.class === id);
+    const ran = practice.sessions.find((session) => session.class === id && session.reached > 0);
     if (ran) dayOf(ran.date).leftOver.push(...leftOver.filter((exchange) => index.exchange.has(exchange)));
   }
   return [...days.values()].sort((a, b) => (a.date < b.date ? -1 : 1));

@@ -7,11 +7,12 @@ import {
   type RecordOf,
   recordsOf,
 } from '@aftersquall/core';
+import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { NewAthlete } from '../../components/NewAthlete.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
 import { useListRecordsQuery } from '../../store/api.ts';
-import { newRecord } from '../../store/records/newRecord.ts';
+import { newKey, newRecord } from '../../store/records/newRecord.ts';
 import { keepAndSend } from '../../store/records/records.ts';
 import styles from './log.module.scss';
 import { lineOf } from './logPart.ts';
@@ -33,12 +34,26 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
     { refetchOnMountOrArgChange: true },
   );
   const records = data?.records ?? [];
+  const [gone, setGone] = useState<PracticeRecord[]>();
   const [head] = recordsOf(records, 'session').slice(-1);
   const keep = async (made: PracticeRecord[]) => {
     await keepAndSend(made);
     await refetch();
     onKept();
   };
+  if (gone)
+    return (
+      <p className={styles.sheet}>
+        This record was taken back.{' '}
+        <button
+          type="button"
+          className="chip"
+          onClick={() => void keep(again(gone)).then(() => setGone(undefined))}
+        >
+          Put it back
+        </button>
+      </p>
+    );
   if (!head)
     return (
       <p className="soft">{data ? 'Nothing of it has reached the server yet.' : 'Opening the record…'}</p>
@@ -123,9 +138,23 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
         </p>
       ))}
       <NoteForm onNote={(text) => void keep([newRecord(at, { kind: 'note', text })])} />
+      <button
+        type="button"
+        className="btn btn-sm btn-plain mt-2"
+        onClick={() => {
+          setGone(records);
+          void keep(records.map(({ key }) => newRecord(at, { kind: 'void', voids: key })));
+        }}
+      >
+        <Trash2 size={14} aria-hidden /> Take the whole record back
+      </button>
     </section>
   );
 }
+
+/** The same facts once more, under keys of their own: what was taken back stays taken back. */
+const again = (records: readonly PracticeRecord[]): PracticeRecord[] =>
+  records.map((record) => ({ ...record, key: newKey() }));
 
 /** A block with other reps than were recorded of it: the record before it is taken back. */
 function corrected({ key, at, ...block }: RecordOf<'block'>, reps: number): PracticeRecord[] {

@@ -106,7 +106,7 @@ function Running({ plan: planned }: { plan: ClassPlan }) {
   const block = segment && plan.blocks[segment.block];
   return (
     <main
-      className={`${styles.mat} ${styles[hall]} ${segment?.kind ?? 'over'} ${run.running ? '' : styles.paused}`}
+      className={`${styles.mat} ${styles[hall] ?? ''} ${segment?.kind ?? 'over'} ${run.running ? '' : styles.paused}`}
     >
       <title>{`Mat · ${plan.name}`}</title>
       <header>

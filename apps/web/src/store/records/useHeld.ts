@@ -26,6 +26,7 @@ export interface Held {
   faults: SeenFault[];
 }
 
+/** What is known of practice on a map, for planners and for what they are shown by. */
 export function useHeld(map: GuardMap, classes: readonly ClassHead[]): Held {
   const { data: practice } = useSumPracticeQuery(
     { params: {}, query: { map: map.id } },
@@ -33,7 +34,9 @@ export function useHeld(map: GuardMap, classes: readonly ClassHead[]): Held {
   );
   return useMemo(() => {
     const days = practice ? taughtFrom(map, practice, classes) : [];
-    const recorded = new Set(practice?.sessions.map((session) => session.class));
+    // What was begun by mistake and ended at once was not held.
+    const ran = practice?.sessions.filter(({ reached }) => reached > 0) ?? [];
+    const recorded = new Set(ran.map((session) => session.class));
     const isRecorded = ({ id }: ClassHead) => recorded.has(id);
     const held = (planned: readonly DatedClass[]) =>
       [...days, ...planned.filter((plan) => !isRecorded(plan)).flatMap(byPlan)].sort((a, b) =>
