@@ -339,3 +339,25 @@ test('a record that should not be is taken back as a whole, and put back', async
   await expect(page.getByRole('heading', { name: /^Thursday: Single-leg X/ })).toBeVisible();
   await expect.poll(sums).toEqual(before);
 });
+
+test('a fault that was not tapped on the mat is found by its words and counted', async ({
+  page,
+  shipped,
+  request,
+}) => {
+  await page.goto(`${shipped.url}/club/log?session=demo-class-20&weeks=all`);
+  const sheet = page.getByRole('region', { name: 'Record of the class' });
+  const field = sheet.getByLabel('A fault that was seen');
+  await field.fill('pulls without leaving');
+  await sheet
+    .getByRole('option', { name: /pulls without leaving/ })
+    .first()
+    .click();
+  const total = async () => {
+    const answer = await request.get(`${shipped.url}/api/practice?map=kelpwick`);
+    const { faults } = (await answer.json()) as Practice;
+    return faults.reduce((sum, one) => (one.fault === 'pulls without leaving' ? sum + one.count : sum), 0);
+  };
+  await expect.poll(total).toBe(69);
+  await expect(field).toHaveValue('');
+});

@@ -311,3 +311,17 @@ test('somebody new is in the club by an alias, on the mat and in the record', as
   await expect(who.getByRole('button', { name: 'Knot', pressed: true })).toBeVisible();
   await expect(who.getByRole('button', { pressed: true })).toHaveCount(3);
 });
+
+test('in rounds it is counted what the class teaches, and in a movement what goes wrong in it', async ({
+  page,
+  shipped,
+}) => {
+  const counting = await countOnMat(page, shipped.url, /^Rounds/);
+  await expect(counting.getByLabel('Which answer').getByRole('option')).toHaveCount(3);
+  await expect(counting.getByRole('button', { name: 'full', pressed: true })).toBeVisible();
+  await expect(counting.getByRole('button', { name: 'lies and pulls' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page.getByRole('group', { name: 'Go to' }).getByRole('button', { name: 'Hip escape' }).click();
+  await expect(counting.getByRole('button').first()).not.toHaveText('Take back');
+  await expect(counting.getByLabel('Which answer')).toBeHidden();
+});

@@ -148,6 +148,7 @@ export { type Belief, betaPosterior } from './log/betaPosterior.ts';
 export { type ChanceEstimate, estimateChance, PRIOR_TRIALS } from './log/estimateChance.ts';
 export { type Evidence, evidenceOf, guessOf, mapOn, takeBlend } from './log/evidence.ts';
 export { fadingOf, type Kept } from './log/fading.ts';
+export { everyFault, faultsOf } from './log/faultsOf.ts';
 export { type FaultTrend, faultTrends, weeksBetween } from './log/faultTrend.ts';
 export { type NextClass, nextClass } from './log/nextClass.ts';
 export { practiceOf, weekOf } from './log/practice.ts';

@@ -14,6 +14,7 @@ import { TakeOut } from '../../components/TakeOut.tsx';
 import { useListRecordsQuery } from '../../store/api.ts';
 import { newKey, newRecord } from '../../store/records/newRecord.ts';
 import { keepAndSend } from '../../store/records/records.ts';
+import { FaultForm } from './FaultForm.tsx';
 import styles from './log.module.scss';
 import { lineOf } from './logPart.ts';
 import { SessionBlocks } from './SessionBlocks.tsx';
@@ -121,6 +122,10 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
         ))}
       </ul>
       <h3>Faults</h3>
+      <FaultForm
+        map={map}
+        onFault={(fault) => void keep([newRecord(at, { kind: 'fault', ...fault, count: 1 })])}
+      />
       <ul className="list-unstyled">
         {recordsOf(records, 'fault').map((fault) => (
           <li key={fault.key} className={styles.tried}>

@@ -6,12 +6,14 @@ import {
   indexMap,
   type PracticeRecord,
   recordsOf,
+  type SeenFault,
 } from '@aftersquall/core';
 import { Check, Undo2, X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { newRecord } from '../../store/records/newRecord.ts';
 import { keepRecords } from '../../store/records/records.ts';
+import { faultsIn, triedIn } from './countable.ts';
 import styles from './counting.module.scss';
 import type { KeptRun } from './useRun.ts';
 
@@ -24,43 +26,10 @@ interface Props {
   records: readonly PracticeRecord[];
 }
 
-interface Countable {
-  of: 'position' | 'move';
-  id: string;
-  name: string;
-  fault: string;
-  falsePositive: boolean;
-}
-const MOST = 8;
-
-/** The faults and false positives of what a block drills: its moves first, then where they begin. */
-function countables(map: GuardMap | undefined, block: Block): Countable[] {
-  if (!map || !('links' in block)) return [];
-  const index = indexMap(map);
-  const moves = [...new Set(block.links.map(({ exchange }) => index.exchange.get(exchange)?.move))].flatMap(
-    (id) => index.move.get(id ?? '') ?? [],
-  );
-  const positions = [...new Set(moves.map(({ position }) => position))].flatMap(
-    (id) => index.position.get(id) ?? [],
-  );
-  const list: Countable[] = [
-    ...moves.flatMap(({ id, name, faults }) =>
-      faults.map(({ text }) => ({ of: 'move' as const, id, name, fault: text, falsePositive: false })),
-    ),
-    ...positions.flatMap(({ id, name, faults }) =>
-      faults.map(({ text }) => ({ of: 'position' as const, id, name, fault: text, falsePositive: false })),
-    ),
-    ...moves.flatMap(({ id, name, falsePositives }) =>
-      falsePositives.map(({ text }) => ({ of: 'move' as const, id, name, fault: text, falsePositive: true })),
-    ),
-  ];
-  return list.slice(0, MOST);
-}
-
 /** What is seen is counted: faults at a tap each, whether a pair's try worked, a word of note; the last one is taken back. */
 export function Counting({ plan, map, kept, block, records }: Props) {
   const at = { map: plan.map, session: kept.session, date: kept.date };
-  const links = 'links' in block ? block.links : [];
+  const links = triedIn(plan, block);
   const [chosen, setChosen] = useState(links[0]?.exchange ?? '');
   const planned = 'resistance' in block ? block.resistance : 'cooperative';
   // As the block has it: a rep with a partner who helps is counted as one, and is no evidence.
@@ -71,7 +40,7 @@ export function Counting({ plan, map, kept, block, records }: Props) {
   const [note, setNote] = useState('');
   const keep = (given: Parameters<typeof newRecord>[1]) => void keepRecords([newRecord(at, given)]);
   const faults = recordsOf(records, 'fault');
-  const counted = ({ id, fault }: Countable) =>
+  const counted = ({ id, fault }: SeenFault) =>
     faults.filter((one) => one.id === id && one.fault === fault).length;
   const trials = recordsOf(records, 'trial').filter(({ exchange }) => exchange === chosen);
   const worked = trials.filter((trial) => trial.worked).length;
@@ -100,7 +69,7 @@ export function Counting({ plan, map, kept, block, records }: Props) {
   };
   return (
     <section className={styles.counting} aria-label="Count what is seen">
-      {countables(map, block).map((one) => (
+      {faultsIn(map, plan, block).map((one) => (
         <button
           key={`${one.id} ${one.fault}`}
           type="button"

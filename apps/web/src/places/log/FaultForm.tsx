@@ -1,0 +1,36 @@
+import { everyFault, type GuardMap, type SeenFault } from '@aftersquall/core';
+import { matchSorter } from 'match-sorter';
+import { useMemo, useState } from 'react';
+import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
+import styles from './log.module.scss';
+
+/** So many faults are offered. */
+const MOST = 7;
+
+/** A fault that was seen and not tapped: found by its words or by what it is a fault of. */
+export function FaultForm({ map, onFault }: { map: GuardMap; onFault: (fault: SeenFault) => void }) {
+  const [typed, setTyped] = useState('');
+  const faults = useMemo(() => everyFault(map), [map]);
+  const found = typed ? matchSorter(faults, typed, { keys: ['fault', 'name'] }).slice(0, MOST) : [];
+  return (
+    <div className={styles.try}>
+      <ChoiceSearch
+        id="seen-faults"
+        label="A fault that was seen"
+        listLabel="Faults of the map"
+        placeholder="what went wrong, or in which move"
+        typed={typed}
+        onType={setTyped}
+        choices={found.map(({ of, id, name, fault, falsePositive }) => ({
+          key: `${of} ${id} ${fault}`,
+          name: falsePositive ? `Only seems: ${fault}` : fault,
+          what: name,
+        }))}
+        onPick={(place) => {
+          onFault(found[place]!);
+          setTyped('');
+        }}
+      />
+    </div>
+  );
+}
