@@ -178,6 +178,7 @@ export {
   type ClassPlan,
   ClassSchema,
   type Lesson,
+  LessonSchema,
   type LessonStep,
   METHODS,
   type Method,

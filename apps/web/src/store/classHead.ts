@@ -1,4 +1,4 @@
-import type { ClassPlan, DocumentSummary } from '@aftersquall/core';
+import { type ClassPlan, type DocumentSummary, LessonSchema } from '@aftersquall/core';
 import { today } from './records/newRecord.ts';
 
 /** A class as the list of classes has it. */
@@ -9,10 +9,11 @@ export type ClassHead = Pick<
 /** One with a day. */
 export type DatedClass = ClassHead & { when: NonNullable<ClassPlan['when']> };
 
-export const headOf = ({ id, head }: DocumentSummary): ClassHead => ({
-  ...(head as Omit<ClassHead, 'id'>),
-  id,
-});
+/** What an older version kept of a lesson is filled up with what it did not know of yet. */
+export const headOf = ({ id, head }: DocumentSummary): ClassHead => {
+  const { lesson, ...rest } = head as Omit<ClassHead, 'id'>;
+  return { ...rest, id, ...(lesson && { lesson: LessonSchema.parse(lesson) }) };
+};
 
 export const isDated = (plan: ClassHead): plan is DatedClass => plan.when !== undefined;
 

@@ -40,7 +40,7 @@ const LessonReturnSchema = z.strictObject({
 });
 
 /** What a class teaches, and how it was chosen: enough to choose anew when something is pinned or left out. */
-const LessonSchema = z.strictObject({
+export const LessonSchema = z.strictObject({
   /** The position it starts from. */
   root: IdSchema,
   level: LevelSchema.default('intermediate'),
