@@ -100,7 +100,12 @@ export function Counting({ plan, map, kept, block, records }: Props) {
             </select>
           )}
           {kept.here.length > 0 && (
-            <select aria-label="Who tried" value={who} onChange={(event) => setWho(event.target.value)}>
+            <select
+              className={styles.who}
+              aria-label="Who tried"
+              value={who}
+              onChange={(event) => setWho(event.target.value)}
+            >
               <option value="">anybody</option>
               {kept.here.map(({ id, alias }) => (
                 <option key={id} value={id}>

@@ -8,7 +8,8 @@ import {
 } from '@aftersquall/core';
 
 type Link = Extract<Block, { links: unknown }>['links'][number];
-const MOST = 8;
+/** As many as have room on the wall. */
+const MOST = 6;
 
 /** What can be tried in a block: what it drills; where it is played, what the class teaches. Each exchange once. */
 export function triedIn(plan: ClassPlan, block: Block): Link[] {
