@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './app.ts';
-import { countOnMat } from './countOnMat.ts';
+import { countOnMat } from './onMat.ts';
 
 const PLACES = [
   'map/kelpwick',

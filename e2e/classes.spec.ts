@@ -313,7 +313,7 @@ test('a class gets a day, and goes on paper for the wall and for the pocket', as
 
 test('a block is begun on the other side, and says so', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/club/classes/tuesday`);
-  const pane = page.getByRole('region', { name: 'First: the 3 that went wrong' });
+  const pane = page.getByRole('region', { name: 'First: what went wrong' });
   await pane.getByRole('button', { name: /^Other side: / }).click();
   await expect(pane).toContainText(/review flow, \d:\d\d, other side/);
   await pane.getByRole('button', { name: /^Other side: / }).click();

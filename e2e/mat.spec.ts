@@ -1,7 +1,7 @@
 import type { Practice } from '@aftersquall/core';
 import type { APIRequestContext } from '@playwright/test';
 import { expect, test } from './app.ts';
-import { countOnMat } from './countOnMat.ts';
+import { countOnMat, goToBlock, openMat } from './onMat.ts';
 
 test('the clock rings, changes over and goes on where it was after the tablet went dark', async ({
   page,
@@ -55,9 +55,7 @@ test('what is counted reaches the server exactly once, though it was gone meanwh
   demo,
   request,
 }) => {
-  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
-  await page.goto(`${demo.url}/club/mat/tuesday`);
-  await expect(page.getByRole('timer')).toBeVisible();
+  await openMat(page, demo.url);
   await page.keyboard.press('Space');
   await page.keyboard.press('c');
   // On to a block that drills something.
@@ -103,10 +101,8 @@ test('a whole class, at many times its pace, leaves records that add up to the s
   demo,
   request,
 }) => {
-  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
   await page.clock.install({ time: new Date('2026-03-03T18:00:00Z') });
-  await page.goto(`${demo.url}/club/mat/tuesday`);
-  await expect(page.getByRole('timer')).toBeVisible();
+  await openMat(page, demo.url);
   await page.clock.pauseAt(new Date('2026-03-03T18:30:00Z'));
   await page.keyboard.press('Space');
   await page.clock.runFor(5_000);
@@ -133,10 +129,9 @@ test('what was not reached is said at the end, and a minute can be added, sides 
   demo,
   request,
 }) => {
-  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
-  await page.goto(`${demo.url}/club/mat/tuesday`);
+  await page.clock.install();
+  await openMat(page, demo.url);
   const total = () => page.locator('.spent').innerText();
-  await expect(page.getByRole('timer')).toBeVisible();
   const before = await total();
   await page.keyboard.press('+');
   await expect.poll(total).not.toBe(before);
@@ -155,18 +150,30 @@ test('what was not reached is said at the end, and a minute can be added, sides 
   await page.mouse.move(box.x + 20, box.y + 70, { steps: 4 });
   await page.mouse.up();
   await expect(page.getByText('Change over', { exact: true })).toBeVisible();
+  await page.clock.fastForward('05:00');
   await page.getByRole('button', { name: 'Go to a block' }).click();
   await page.getByRole('button', { name: 'End the class here' }).click();
   await expect(page.getByText('Not reached, carried over:')).toBeVisible();
   await expect.poll(async () => (await practice(request, demo.url)).missed.length).toBeGreaterThan(0);
 });
 
+test('a class that was begun by mistake and ended at once was not held', async ({ page, demo, request }) => {
+  await openMat(page, demo.url);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'Go to a block' }).click();
+  await page.getByRole('button', { name: 'End the class here' }).click();
+  await expect(page.getByText('None of it was reached')).toBeVisible();
+  await expect(page.getByText('Not reached, carried over:')).toBeHidden();
+  await expect
+    .poll(async () => (await practice(request, demo.url)).sessions.map((one) => one.reached))
+    .toEqual([0]);
+  expect((await practice(request, demo.url)).missed).toEqual([]);
+});
+
 test('the shell is there without the server, from the first minute', async ({ browser, demo }) => {
   const context = await browser.newContext({ serviceWorkers: 'allow' });
   const page = await context.newPage();
-  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
-  await page.goto(`${demo.url}/club/mat/tuesday`);
-  await expect(page.getByRole('timer')).toBeVisible();
+  await openMat(page, demo.url);
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;
   });
@@ -211,8 +218,7 @@ test('who is here is said on the mat: the class is reckoned for them, and their 
   shipped,
   request,
 }) => {
-  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
-  await page.goto(`${shipped.url}/club/mat/tuesday`);
+  await openMat(page, shipped.url);
   const spent = page.locator('.spent');
   await expect(spent).toContainText(/^0:00 of/);
   const forFourteen = await spent.innerText();
@@ -234,12 +240,7 @@ test('who is here is said on the mat: the class is reckoned for them, and their 
   await here.getByRole('button', { name: 'Knot' }).click();
   await expect(here).toContainText('12 are here.');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Go to a block' }).click();
-  await page
-    .getByRole('group', { name: 'Go to' })
-    .getByRole('button', { name: /^Drag past/ })
-    .first()
-    .click();
+  await goToBlock(page, /^Drag past/);
   await page.keyboard.press('c');
   const counting = page.getByRole('region', { name: 'Count what is seen' });
   await counting.getByLabel('Who tried').selectOption('Gull');
@@ -281,8 +282,7 @@ test('somebody new is in the club by an alias, on the mat and in the record', as
   demo,
   request,
 }) => {
-  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
-  await page.goto(`${demo.url}/club/mat/tuesday`);
+  await openMat(page, demo.url);
   await page.getByRole('button', { name: 'Who is here', exact: true }).click();
   const here = page.getByRole('group', { name: 'Who is here' });
   const alias = here.getByLabel('Somebody new, by an alias');
@@ -320,8 +320,7 @@ test('in rounds it is counted what the class teaches, and in a movement what goe
   await expect(counting.getByLabel('Which answer').getByRole('option')).toHaveCount(3);
   await expect(counting.getByRole('button', { name: 'full', pressed: true })).toBeVisible();
   await expect(counting.getByRole('button', { name: 'lies and pulls' })).toBeVisible();
-  await page.getByRole('button', { name: 'Go to a block' }).click();
-  await page.getByRole('group', { name: 'Go to' }).getByRole('button', { name: 'Hip escape' }).click();
+  await goToBlock(page, /^Hip escape/);
   await expect(counting.getByRole('button').first()).not.toHaveText('Take back');
   await expect(counting.getByLabel('Which answer')).toBeHidden();
 });

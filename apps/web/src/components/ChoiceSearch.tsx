@@ -13,6 +13,8 @@ interface Props {
   /** By its place in the choices. */
   onPick: (place: number) => void;
   large?: boolean;
+  /** Ready to be typed in at once. */
+  focused?: boolean;
 }
 
 /** A field to search with and its finds under it: arrows walk them, Enter takes one. */
@@ -26,6 +28,7 @@ export function ChoiceSearch({
   choices,
   onPick,
   large,
+  focused = false,
 }: Props) {
   const [chosen, setChosen] = useState(0);
   const some = choices.length > 0;
@@ -46,7 +49,7 @@ export function ChoiceSearch({
         aria-controls={id}
         aria-activedescendant={some ? `${id}-${chosen}` : undefined}
         placeholder={placeholder}
-        autoFocus
+        autoFocus={focused}
         value={typed}
         onChange={(event) => {
           onType(event.target.value);

@@ -88,6 +88,7 @@ export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
     <Modal show onHide={onHide} aria-label="Find anything" animation={false}>
       <Modal.Body>
         <ChoiceSearch
+          focused
           id="found"
           label="Find anything"
           listLabel="Found"

@@ -45,7 +45,7 @@ function blockOf(map: GuardMap, faults: readonly SeenFault[], exchanges: Exchang
   return {
     kind: 'flow',
     id: 'faults',
-    title: faults.length === 1 ? 'First: what went wrong' : `First: the ${faults.length} that went wrong`,
+    title: 'First: what went wrong',
     why: 'What was counted most in the last classes.',
     links,
     reps: AGAIN_REPS,

@@ -23,12 +23,15 @@ const block = (date: string, exchanges: string[], reached = true) =>
     reached,
     exchanges: exchanges.map(words),
   });
+/** Of a class that was held: what it reached besides is not in the map. */
+const held = (date: string) => block(date, ['gone-from-the-map']);
 const practiceIn = (...records: ReturnType<typeof recordMade>[]) => practiceOf(records, { map: map.id });
 
 describe('days of practice', () => {
   it('have the moves that were drilled with the coach’s word on the group, and what was not reached', () => {
     const practice = practiceIn(
       block('2026-10-08', [one!.id, 'gone-from-the-map']),
+      held('2026-10-01'),
       block('2026-10-01', [two!.id], false),
       recordMade({ kind: 'grade', map: map.id, date: '2026-10-08', ...words(one!.id), grade: 'patchy' }),
       recordMade({
@@ -100,6 +103,7 @@ describe('a class begins', () => {
     });
   const practice = practiceIn(
     block('2026-10-01', [one!.id]),
+    held('2026-10-08'),
     block('2026-10-08', [two!.id], false),
     fault('2026-10-08', 'late', 5),
     fault('2026-08-01', 'mended long ago', 50),

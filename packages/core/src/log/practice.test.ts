@@ -70,12 +70,38 @@ describe('records summed up', () => {
         reps: reached ? 6 : 0,
         exchanges: [words],
       });
-    const once = practiceOf([block('2026-09-01', false)], filter);
+    /** Something else of the same session, which was held. */
+    const held = recordMade({
+      kind: 'block',
+      date: '2026-09-01',
+      block: 'b',
+      title: 'Hip escape',
+      what: 'movement',
+      planned: 60,
+      ran: 60,
+      reached: true,
+    });
+    const once = practiceOf([held, block('2026-09-01', false)], filter);
     expect(once.missed).toMatchObject([{ exchange: exchange.id, date: '2026-09-01', title: 'Lift' }]);
     expect(once.missed[0]).not.toHaveProperty('backOn');
-    const again = practiceOf([block('2026-09-01', false), block('2026-09-08', true)], filter);
+    const again = practiceOf([held, block('2026-09-01', false), block('2026-09-08', true)], filter);
     expect(again.missed[0]).toMatchObject({ backOn: '2026-09-08' });
     expect(again.taught).toMatchObject([{ date: '2026-09-08', reps: 6 }]);
+    // Begun by mistake and ended at once, a class carries nothing over.
+    expect(practiceOf([block('2026-09-01', false)], filter).missed).toEqual([]);
+  });
+
+  it('count a session once, by the last that was said of it', () => {
+    const told = (second: number, athletes: { id: string; alias: string }[]) => ({
+      ...recordMade({ kind: 'session', name: 'Tuesday', people: 8, minutes: 60, athletes }),
+      at: `2026-09-01T18:30:0${second}Z`,
+    });
+    const [gull, auk] = [
+      { id: 'gull', alias: 'Gull' },
+      { id: 'auk', alias: 'Auk' },
+    ];
+    const { sessions } = practiceOf([told(2, [gull, auk]), told(1, [gull])], filter);
+    expect(sessions.map(({ athletes }) => athletes)).toEqual([[gull, auk]]);
   });
 
   it('mark a class that two devices ran', () => {

@@ -60,7 +60,10 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
   const reachedOn = (exchange: string, after: string): string | undefined =>
     runs.filter(({ block, ...one }) => one.exchange === exchange && block.reached && block.date > after)[0]
       ?.block.date;
-  const sessions = recordsOf(records, 'session');
+  // Of a session that was told twice, on the Mat and in the Log, the last word counts.
+  const sessions = groupsOf(recordsOf(records, 'session'), ({ session }) => session).map(last);
+  // What was begun by mistake and ended at once was not held: nothing of it is carried over.
+  const held = new Set(blocks.flatMap(({ reached, session }) => (reached ? [session] : [])));
   const bySession = groupBy(records, ({ session }) => session);
   return {
     trials: groupsOf(
@@ -93,7 +96,7 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
       reps: sum(group, ({ block }) => block.reps),
     })),
     missed: groupsOf(
-      runs.filter(({ block }) => !block.reached),
+      runs.filter(({ block }) => !block.reached && held.has(block.session)),
       ({ exchange, block }) => `${exchange} ${block.date}`,
     ).map((group) => {
       const { block, ...one } = last(group);

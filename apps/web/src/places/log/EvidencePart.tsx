@@ -10,13 +10,7 @@ import { type LogPartProps, lineOf, percent } from './logPart.ts';
 const AT_FIRST = 40;
 
 /** Evidence against guess: what the coach believed, what was tried, and what both say together. */
-export function EvidencePart({
-  map,
-  practice,
-  date,
-  again,
-  athlete,
-}: LogPartProps & { athlete: string | undefined }) {
+export function EvidencePart({ map, practice, date, again, athlete }: LogPartProps) {
   const dispatch = useAppDispatch();
   const [all, setAll] = useState(false);
   const rows = useMemo(() => evidenceOf(map, practice), [map, practice]);

@@ -7,13 +7,7 @@ import styles from './log.module.scss';
 import { type LogPartProps, lineOf, percent } from './logPart.ts';
 
 /** What was taught when, how often, and how much of it is still there; graded in the coach's words. */
-export function KeptPart({
-  map,
-  practice,
-  date,
-  again,
-  athlete,
-}: LogPartProps & { athlete: string | undefined }) {
+export function KeptPart({ map, practice, date, again, athlete }: LogPartProps) {
   const club = useKnownClub();
   const kept = useMemo(() => fadingOf(practice, date, athlete), [practice, date, athlete]);
   const someone = club?.athletes.find(({ id }) => id === athlete);

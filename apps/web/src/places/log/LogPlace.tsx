@@ -86,7 +86,13 @@ export function LogPlace() {
   }, [data, system, map]);
   const classes = classesOf(practice?.sessions ?? []);
   const date = today();
-  const shared = practice && { map, practice, date, again: () => void refetch() };
+  const shared = practice && {
+    map,
+    practice,
+    date,
+    athlete: athlete || undefined,
+    again: () => void refetch(),
+  };
   return (
     <>
       <title>{`Log · ${map.name}`}</title>
@@ -170,12 +176,10 @@ export function LogPlace() {
             there stands here.
           </p>
         )}
-        {shared && part === 'next' && shared.practice.sessions.length > 0 && (
-          <NextPart {...shared} athlete={athlete || undefined} />
-        )}
-        {shared && part === 'evidence' && <EvidencePart {...shared} athlete={athlete || undefined} />}
+        {shared && part === 'next' && shared.practice.sessions.length > 0 && <NextPart {...shared} />}
+        {shared && part === 'evidence' && <EvidencePart {...shared} />}
         {shared && part === 'faults' && <FaultsPart {...shared} />}
-        {shared && part === 'kept' && <KeptPart {...shared} athlete={athlete || undefined} />}
+        {shared && part === 'kept' && <KeptPart {...shared} />}
         {shared && part === 'sessions' && (
           <SessionsPart
             {...shared}

@@ -13,7 +13,7 @@ import { type LogPartProps, lineOf, percent } from './logPart.ts';
 const NONE: DatedClass[] = [];
 
 /** What the next class begins from: carried over, three faults, what fades, where evidence is thin. */
-export function NextPart({ map, practice, date, athlete }: LogPartProps & { athlete: string | undefined }) {
+export function NextPart({ map, practice, date, athlete }: LogPartProps) {
   const next = useMemo(() => {
     const first = practice.sessions[0]?.date ?? date;
     return nextClass(

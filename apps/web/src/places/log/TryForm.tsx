@@ -33,6 +33,8 @@ export function TryForm({ map, club, present, session, onTries }: Props) {
       }),
     [map],
   );
+  /** Whoever asks for another try types on. */
+  const [another, setAnother] = useState(false);
   const [chosen, setChosen] = useState<(typeof lines)[number]>();
   const found = typed ? matchSorter(lines, typed, { keys: ['move', 'line', 'meets'] }).slice(0, MOST) : [];
   const people = present.length > 0 ? present : (club?.athletes ?? []);
@@ -49,10 +51,17 @@ export function TryForm({ map, club, present, session, onTries }: Props) {
         {chosen ? (
           <p className={styles.tried}>
             <b>{lineOf(chosen)}</b> <span className="soft">{chosen.position}</span>
-            <TakeOut label="Another one" onClick={() => setChosen(undefined)} />
+            <TakeOut
+              label="Another one"
+              onClick={() => {
+                setAnother(true);
+                setChosen(undefined);
+              }}
+            />
           </p>
         ) : (
           <ChoiceSearch
+            focused={another}
             id="tries"
             label="What was tried"
             listLabel="Answers of the map"

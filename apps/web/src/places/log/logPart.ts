@@ -6,6 +6,8 @@ export interface LogPartProps {
   practice: Practice;
   /** Today. */
   date: string;
+  /** Whose; the whole group's where nobody is named. */
+  athlete: string | undefined;
   /** Asks the server anew. */
   again: () => void;
 }

@@ -30,7 +30,9 @@ export function MatEnd({ plan, run, records }: Props) {
     reached: wasReached(planned[i]!, ran.get(i) ?? 0),
   }));
   const missed = blocks.filter(({ reached }) => !reached);
-  const carried = missed.filter(({ block }) => 'links' in block);
+  const held = missed.length < blocks.length;
+  // What was begun by mistake was not held: nothing of it is carried over.
+  const carried = held ? missed.filter(({ block }) => 'links' in block) : [];
   const practice = practiceOf(records, { map: plan.map });
   const faults = faultTrends(practice, [weekOf(run.kept.date)]).slice(0, 3);
   const trials = recordsOf(records, 'trial');
@@ -44,6 +46,7 @@ export function MatEnd({ plan, run, records }: Props) {
           `; ${trials.filter(({ worked }) => worked).length} of ${trials.length} tries worked`}
         .
       </p>
+      {!held && <p>None of it was reached: it does not count as held, and nothing is carried over.</p>}
       {carried.length > 0 && (
         <>
           <p>
@@ -61,8 +64,7 @@ export function MatEnd({ plan, run, records }: Props) {
       )}
       {faults.length > 0 && (
         <p>
-          <b>Seen most, first in the next class:</b>{' '}
-          {faults.map(({ fault, total }) => `${fault} (${total})`).join('; ')}
+          <b>Seen most today:</b> {faults.map(({ fault, total }) => `${fault} (${total})`).join('; ')}
         </p>
       )}
       <p className={styles['end-links']}>

@@ -11,23 +11,16 @@ import {
 import { describe, expect, it } from 'vitest';
 import { recordMade } from '../../../../../packages/core/src/test/practiceRecords.ts';
 import { blockRecords, plannedOf, ranOf, wasReached } from './blockRecords.ts';
-import type { KeptRun } from './useRun.ts';
+import { freshRun, type KeptRun } from './useRun.ts';
 
 const club = (file: string) =>
   readFileSync(new URL(`../../../../../testing/club/${file}`, import.meta.url), 'utf8');
 const map = parseMapFile(club('kelpwick.map.json'));
 const plan = ClassSchema.parse(JSON.parse(club('tuesday.class.json')));
 const run = (changes: Partial<KeptRun> = {}): KeptRun => ({
-  of: '',
+  ...freshRun(''),
   session: 'session-of-test',
   date: '2026-11-26',
-  marks: [],
-  extra: {},
-  swapped: [],
-  recorded: {},
-  ended: false,
-  here: [],
-  hereTold: 0,
   ...changes,
 });
 const drilled = plan.blocks.findIndex((block) => 'links' in block && 'reps' in block);

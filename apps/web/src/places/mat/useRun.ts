@@ -71,7 +71,8 @@ export interface Run {
 const READY = 5;
 const MINUTE = 60;
 
-const fresh = (of: string): KeptRun => ({
+/** A run that was not begun. */
+export const freshRun = (of: string): KeptRun => ({
   of,
   session: newKey(),
   date: today(),
@@ -184,7 +185,7 @@ export function useRun(planned: ClassPlan): Run {
       );
     },
     // Those who are here stay for another run.
-    restart: () => setKept({ ...fresh(of), here: kept.here, people: kept.people }),
+    restart: () => setKept({ ...freshRun(of), here: kept.here, people: kept.people }),
     change,
     bell: theBell,
   };
@@ -193,9 +194,9 @@ export function useRun(planned: ClassPlan): Run {
 function restore(key: string, of: string): KeptRun {
   try {
     const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as KeptRun | null;
-    if (kept?.of === of && Array.isArray(kept.marks) && kept.session) return { ...fresh(of), ...kept };
+    if (kept?.of === of && Array.isArray(kept.marks) && kept.session) return { ...freshRun(of), ...kept };
   } catch {
     // What was kept cannot be read: begin at the beginning.
   }
-  return fresh(of);
+  return freshRun(of);
 }

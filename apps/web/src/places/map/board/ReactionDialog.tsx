@@ -72,6 +72,7 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
       <Modal.Body>
         {look ? (
           <ChoiceSearch
+            focused
             id="reaction-list"
             label="What top does"
             listLabel="Reactions"
