@@ -7,7 +7,7 @@ import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
 import { CheckAnswers } from './contract/checkAnswers.ts';
-import { Refusals } from './contract/refusals.ts';
+import { MAX_BODY, Refusals } from './contract/refusals.ts';
 import { checkHost } from './safety/checkHost.ts';
 
 export interface AppOptions {
@@ -58,7 +58,7 @@ export async function createApp({
       strictTransportSecurity: false,
     }),
   );
-  app.useBodyParser('json', { limit: '20mb' });
+  app.useBodyParser('json', { limit: MAX_BODY });
   app.useGlobalFilters(new Refusals());
   if (checkAnswers) app.useGlobalInterceptors(new CheckAnswers());
   app.enableShutdownHooks();

@@ -38,21 +38,29 @@ export { type Hole, holes } from './check/holes.ts';
 export { validateMap } from './check/validateMap.ts';
 export { printOpenApi } from './contract/openApi.ts';
 export { type AnswerOf, addressOf, type CallOf, type InputOf, isText, type Route } from './contract/route.ts';
-export { CHANGES_PAGE, HISTORY_PAGE, ROUTES, type RouteName } from './contract/routes.ts';
+export { CHANGES_PAGE, HISTORY_PAGE, REMOVED_DAYS, ROUTES, type RouteName } from './contract/routes.ts';
 export {
   addressKey,
-  type Change,
   type ChangeEvent,
   ChangeEventSchema,
+  type ChangesPage,
   type DocumentAddress,
+  DocumentSchema,
   type DocumentSummary,
-  type FieldOverlap,
   type HistoryLine,
-  type MadeChange,
   type RefusalBody,
+  type RemovedDocument,
   type StoredDocument,
 } from './contract/shapes.ts';
 export { type Applied, applyCommand } from './documents/applyCommand.ts';
+export {
+  type Change,
+  ChangeSchema,
+  changeKey,
+  type FieldOverlap,
+  isSameMaker,
+  type MadeChange,
+} from './documents/change.ts';
 export {
   batch,
   type Command,
@@ -62,6 +70,7 @@ export {
   remove,
   set as setFields,
 } from './documents/command.ts';
+export { changesOfOthers, type Decision, decideChange, withValues } from './documents/decideChange.ts';
 export { type AnyDocument, defineDocument } from './documents/defineDocument.ts';
 export { describeChange, describeField, describeValue } from './documents/describeChange.ts';
 export { diffDocuments } from './documents/diffDocuments.ts';
@@ -152,7 +161,6 @@ export { everyFault, faultsOf } from './log/faultsOf.ts';
 export { type FaultTrend, faultTrends, weeksBetween } from './log/faultTrend.ts';
 export { type NextClass, nextClass } from './log/nextClass.ts';
 export { practiceOf, weekOf } from './log/practice.ts';
-export { type ClockMark, clockAt, ranBlocks } from './log/ranBlocks.ts';
 export { reactionsSeen } from './log/reactionsSeen.ts';
 export { type RecallCard, recallCards } from './log/recall.ts';
 export { taughtFrom } from './log/taughtFrom.ts';
@@ -243,6 +251,7 @@ export { type PoseRecord, PoseRecordSchema } from './model/poseRecord.ts';
 export { type Look, type Position, PositionSchema, type System } from './model/position.ts';
 export { type Practice, type PracticeFilter, PracticeSchema, type RecallPast } from './model/practice.ts';
 export {
+  athletesOf,
   GRADES,
   type Grade,
   type PracticeRecord,
@@ -296,6 +305,9 @@ export {
 export { suggestAnswers } from './read/suggestAnswers.ts';
 export { legality } from './rules/legality.ts';
 export { SHIPPED_PROFILES } from './rules/shippedProfiles.ts';
+export { type RunEvent, RunEventSchema } from './run/runEvent.ts';
+export { plannedSeconds, runRecords, wasReached } from './run/runRecords.ts';
+export { clockOf, placeOf, type RunState, runState } from './run/runState.ts';
 export { type HoldScore, holdScore, type ScoreBar } from './score/holdScore.ts';
 export { bestChains } from './weigh/bestChains.ts';
 export { type DrillWorth, drillWorths } from './weigh/drillWorth.ts';

@@ -2,6 +2,9 @@ import { RefusedError } from '@aftersquall/core';
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { Response } from 'express';
 
+/** The largest body that a request may have. */
+export const MAX_BODY = '20 MB';
+
 /**
  * Answers what went wrong in the one form of the contract. What the core refuses is the sender's to mend: 400, with
  * every path. Of what nobody foresaw only the server's log says more.
@@ -32,7 +35,7 @@ export class Refusals implements ExceptionFilter<unknown> {
     const { status, type } = (error ?? {}) as { status?: number; type?: string };
     // What the body parser refuses: no JSON, or far too much of it.
     if (type === 'entity.too.large')
-      return { status: 413, body: { message: 'This is too large to be taken in.' } };
+      return { status: 413, body: { message: `This is too large: the server takes at most ${MAX_BODY} at once.` } };
     if (status !== undefined && status >= 400 && status < 500)
       return { status, body: { message: 'This could not be read: send JSON.' } };
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));

@@ -12,6 +12,7 @@ import { Mechanics1764300000000 } from './migrations/1764300000000-Mechanics.ts'
 import { BlockKinds1764400000000 } from './migrations/1764400000000-BlockKinds.ts';
 import { Poses1764500000000 } from './migrations/1764500000000-Poses.ts';
 import { Records1764600000000 } from './migrations/1764600000000-Records.ts';
+import { RemovedAnew1764700000000 } from './migrations/1764700000000-RemovedAnew.ts';
 
 /**
  * How the database file is opened: WAL, every commit on disk before it is confirmed, foreign keys on, migrations run,
@@ -40,6 +41,7 @@ export function databaseOptions(file: string): DataSourceOptions {
       BlockKinds1764400000000,
       Poses1764500000000,
       Records1764600000000,
+      RemovedAnew1764700000000,
     ],
     migrationsRun: true,
     migrationsTransactionMode: 'each',

@@ -16,6 +16,8 @@ import { DocumentRow, EntityRow } from './rows.ts';
 /** A document in use, kept in memory with the numbers of its places. */
 export interface OpenDocument {
   revision: number;
+  /** When it was first kept. */
+  born: string;
   document: AnyDocument;
   /** `ord` of every entity, by kind and id. */
   places: ReadonlyMap<string, number>;
@@ -61,7 +63,7 @@ export async function loadDocument(
     ...Object.fromEntries(lists),
   });
   const places = new Map(rows.map((entity) => [placeKey(entity.kind, entity.id), entity.ord]));
-  return { revision: row.revision, document, places };
+  return { revision: row.revision, born: row.createdAt, document, places };
 }
 
 /** Writes a new document whole, at revision 1. */
@@ -71,14 +73,15 @@ export async function insertDocument(
   document: AnyDocument,
 ): Promise<OpenDocument> {
   const key = addressKey({ kind, id: document.id });
+  const born = now();
   await manager.insert(DocumentRow, {
     key,
     kind,
     id: document.id,
     head: headOf(kind, document),
     revision: 1,
-    createdAt: now(),
-    updatedAt: now(),
+    createdAt: born,
+    updatedAt: born,
   });
   const places = new Map<string, number>();
   for (const { name, list } of entityLists(kind)) {
@@ -87,7 +90,7 @@ export async function insertDocument(
       await writeEntity(manager, key, name, body, ord);
     }
   }
-  return { revision: 1, document, places };
+  return { revision: 1, born, document, places };
 }
 
 /** Writes what a change touched, and nothing else. Gives the document as it is kept now. */
@@ -125,7 +128,7 @@ export async function saveChange(
     for (const body of written)
       await writeEntity(manager, key, name, body, places.get(placeKey(name, body.id))!);
   }
-  return { revision, document, places };
+  return { revision, born: open.born, document, places };
 }
 
 /** Numbers for the places of what is new in a list or has moved. */
@@ -157,6 +160,14 @@ function writeEntity(
      ON CONFLICT (document, kind, id) DO UPDATE SET ord = excluded.ord, body = excluded.body`,
     [document, kind, body.id, ord, JSON.stringify(body)],
   );
+}
+
+/** Deletes whatever was removed before a moment, with its history. */
+export async function purgeRemoved(manager: EntityManager, before: string): Promise<void> {
+  const gone = 'SELECT key FROM document WHERE removed_at IS NOT NULL AND removed_at < ?';
+  for (const table of ['entity', 'change'])
+    await manager.query(`DELETE FROM ${table} WHERE document IN (${gone})`, [before]);
+  await manager.query('DELETE FROM document WHERE removed_at IS NOT NULL AND removed_at < ?', [before]);
 }
 
 /** A document of a kind from data of any origin. @throws RefusedError with the path of every problem. */

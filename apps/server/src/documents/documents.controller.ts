@@ -51,6 +51,11 @@ export class DocumentsController {
     return this.documents.at(address, revision);
   }
 
+  @Answers(ROUTES.listRemoved)
+  removed() {
+    return this.documents.removed();
+  }
+
   @Answers(ROUTES.removeDocument)
   remove(@Input() { params }: InputFor<'removeDocument'>) {
     return this.documents.remove(params);

@@ -6,32 +6,33 @@ import {
   badReferences,
   CHANGES_PAGE,
   type Change,
+  type ChangesPage,
   commandOf,
+  decideChange,
   DOCUMENT_KINDS,
   type DocumentAddress,
   type DocumentKindName,
   type DocumentSummary,
   describeChange,
-  type FieldOverlap,
   fieldsOfChange,
-  fieldValue,
   HISTORY_PAGE,
   type HistoryLine,
   type MadeChange,
-  overlap,
+  REMOVED_DAYS,
   RefusedError,
+  type RemovedDocument,
   type StoredDocument,
 } from '@aftersquall/core';
-import { ConflictException, Injectable, NotFoundException } from '@nestjs/common';
+import { ConflictException, Injectable, NotFoundException, type OnApplicationBootstrap } from '@nestjs/common';
 import { type EntityManager, IsNull, LessThan, MoreThan, Not } from 'typeorm';
 import { WriteQueue } from '../database/writeQueue.ts';
-import { insertDocument, loadDocument, type OpenDocument, saveChange } from './documentStore.ts';
+import { insertDocument, loadDocument, type OpenDocument, purgeRemoved, saveChange } from './documentStore.ts';
 import { LiveChanges } from './liveChanges.ts';
 import { ChangeRow, DocumentRow } from './rows.ts';
 
 /** Documents by address: read whole, changed by commands, one transaction each. Keeps those in use in memory. */
 @Injectable()
-export class DocumentsService {
+export class DocumentsService implements OnApplicationBootstrap {
   private readonly open = new Map<string, OpenDocument>();
 
   constructor(
@@ -68,7 +69,7 @@ export class DocumentsService {
       async (manager) => {
         const known = await manager.findOneBy(DocumentRow, { key });
         if (known) {
-          const removed = known.removedAt ? ', which was removed and can be had back' : '';
+          const removed = known.removedAt ? ', which was removed and can be given back' : '';
           throw new ConflictException({ message: `There is already a ${kind} "${document.id}"${removed}.` });
         }
         return insertDocument(manager, kind, document);
@@ -94,12 +95,8 @@ export class DocumentsService {
             select: { revision: true },
           });
           if (before) return { revision: before.revision };
-          if (change.base > open.revision) {
-            const message = `the ${address.kind} is at revision ${open.revision} only`;
-            throw new RefusedError([{ path: ['base'], message }]);
-          }
           const command = commandOf(change.commands);
-          const applied = await this.applied(manager, key, open, change);
+          const applied = await this.decided(manager, key, open, change);
           const next = await saveChange(manager, address, open, applied);
           const made: MadeChange = {
             revision: next.revision,
@@ -138,8 +135,8 @@ export class DocumentsService {
       .then(({ revision }) => ({ revision }));
   }
 
-  /** The change applied to the document as it is. @throws 409 where it meets what was changed since its base. */
-  private async applied(
+  /** What a change makes of the document as it is. @throws 409 with what meets others, RefusedError where it is wrong. */
+  private async decided(
     manager: EntityManager,
     key: string,
     open: OpenDocument,
@@ -149,45 +146,31 @@ export class DocumentsService {
       change.base < open.revision
         ? await manager.find(ChangeRow, { where: { document: key, revision: MoreThan(change.base) } })
         : [];
-    let applied: Applied<AnyDocument>;
-    try {
-      applied = applyCommand(open.document, commandOf(change.commands));
-    } catch (error) {
-      if (!(error instanceof RefusedError) || since.length === 0) throw error;
-      // It was made for another state of the document: whoever made it decides anew.
-      throw new ConflictException({
-        message: 'This no longer fits: what it needs was changed elsewhere.',
-        revision: open.revision,
-        overlaps: [],
-        issues: error.issues,
-      });
-    }
-    const fields = overlap(applied.touched, since.flatMap(fieldsOfChange));
-    if (fields.length === 0) return applied;
-    const overlaps = fields.map(
-      (field): FieldOverlap => ({
-        ...field,
-        theirs: fieldValue(open.document, field),
-        mine: fieldValue(applied.document, field),
-      }),
-    );
+    const decision = decideChange({ ...open, since }, change);
+    if (decision.is === 'taken') return decision.applied;
+    if (decision.is === 'refused') throw new RefusedError(decision.issues);
+    const { overlaps, issues } = decision;
     throw new ConflictException({
-      message: 'The same was changed elsewhere.',
+      message:
+        issues.length > 0
+          ? 'This no longer fits: what it needs was changed elsewhere.'
+          : 'The same was changed elsewhere.',
       revision: open.revision,
       overlaps,
+      ...(issues.length > 0 && { issues }),
     });
   }
 
   /** The changes after a revision, oldest first. */
-  async changesAfter(address: DocumentAddress, after: number): Promise<MadeChange[]> {
+  async changesAfter(address: DocumentAddress, after: number): Promise<ChangesPage> {
     return this.queue.read(async (manager) => {
-      await this.opened(manager, address);
+      const { revision, born } = await this.opened(manager, address);
       const rows = await manager.find(ChangeRow, {
         where: { document: addressKey(address), revision: MoreThan(after) },
         order: { revision: 'ASC' },
         take: CHANGES_PAGE,
       });
-      return rows.map(({ document: _, ...made }) => made);
+      return { revision, born, changes: rows.map(({ document: _, ...made }) => made) };
     });
   }
 
@@ -226,11 +209,26 @@ export class DocumentsService {
         (current, { inverse }) => applyCommand(current, inverse).document,
         open.document,
       );
-      return stored({ revision, document });
+      return stored({ revision, born: open.born, document });
     });
   }
 
-  /** Removes a document from sight; its rows stay, so that it can be had back. */
+  /** Documents that were removed and can still be given back, the latest first. */
+  async removed(): Promise<RemovedDocument[]> {
+    const rows = await this.queue.read((manager) =>
+      manager.find(DocumentRow, { where: { removedAt: Not(IsNull()) }, order: { removedAt: 'DESC' } }),
+    );
+    return rows.flatMap(({ kind, id, head, removedAt }) =>
+      removedAt ? [{ kind, id, name: head.name, removedAt, keptUntil: endOfKeeping(removedAt) }] : [],
+    );
+  }
+
+  /** Deletes what was removed longer ago than it is kept. Done when the server starts, before anybody asks. */
+  async onApplicationBootstrap(): Promise<void> {
+    await this.queue.transaction((manager) => purgeRemoved(manager, keptSince()));
+  }
+
+  /** Removes a document from sight; its rows stay, so that it can be given back. */
   async remove(address: DocumentAddress): Promise<void> {
     await this.mark(address, IsNull(), new Date().toISOString());
   }
@@ -265,8 +263,13 @@ export class DocumentsService {
   }
 }
 
-const stored = ({ revision, document }: Omit<OpenDocument, 'places'>): StoredDocument =>
-  ({ revision, document }) as StoredDocument;
+const stored = ({ revision, born, document }: Omit<OpenDocument, 'places'>): StoredDocument =>
+  ({ revision, born, document: document as StoredDocument['document'] });
+
+const DAY = 24 * 60 * 60 * 1000;
+const endOfKeeping = (removedAt: string): string =>
+  new Date(Date.parse(removedAt) + REMOVED_DAYS * DAY).toISOString();
+const keptSince = (): string => new Date(Date.now() - REMOVED_DAYS * DAY).toISOString();
 
 const pick = (head: object, fields: readonly string[]): object =>
   Object.fromEntries(Object.entries(head).filter(([field]) => fields.includes(field)));

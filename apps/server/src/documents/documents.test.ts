@@ -116,7 +116,7 @@ describe('documents over HTTP', () => {
     expect(document.positions.map(({ name }) => name)).toEqual(['Clamp', 'First', 'Sleeve']);
     // The chain through the exchange could not stand without it.
     expect([document.exchanges.length, document.chains.length]).toEqual([1, 0]);
-    const inverses = (await test.http.get('/api/documents/map/small/changes?after=1').expect(200)).body
+    const inverses = (await test.http.get('/api/documents/map/small/changes?after=1').expect(200)).body.changes
       .map(({ inverse }: { inverse: object }) => inverse)
       .reverse();
     await change(4, inverses).expect(200);
@@ -250,16 +250,56 @@ describe('documents over HTTP', () => {
     await test.http.get('/api/documents/map/small/revisions/x').expect(400);
   });
 
-  it('are removed and had back', async () => {
+  it('are removed and given back', async () => {
     await keep();
     await test.http.delete('/api/documents/map/small').expect(204);
     await test.http.get('/api/documents/map/small').expect(404);
     await change(1, [rename('Ghost')]).expect(404);
-    expect((await keep().expect(409)).body.message).toContain('can be had back');
+    expect((await keep().expect(409)).body.message).toContain('can be given back');
     await test.http.post('/api/documents/map/small/restore').expect(200);
     expect(await file()).toBe(printMapFile(small));
     await test.http.post('/api/documents/map/small/restore').expect(404);
     await test.http.delete('/api/documents/map/nothing').expect(404);
+  });
+
+  it('that were removed are listed for thirty days and deleted after that', async () => {
+    await keep();
+    await change(1, [rename('First')]).expect(200);
+    await test.http.delete('/api/documents/map/small').expect(204);
+    const removed = async () => (await test.http.get('/api/removed').expect(200)).body;
+    const [line] = await removed();
+    expect(line).toMatchObject({ kind: 'map', id: 'small', name: small.name });
+    expect(Date.parse(line.keptUntil) - Date.parse(line.removedAt)).toBe(30 * 24 * 60 * 60 * 1000);
+    const removedDaysAgo = async (days: number) => {
+      const at = new Date(Date.now() - days * 24 * 60 * 60 * 1000).toISOString();
+      await test.app.get(DataSource).query('UPDATE document SET removed_at = ?', [at]);
+      test = await test.restart();
+    };
+    await removedDaysAgo(29);
+    expect(await removed()).toHaveLength(1);
+    await removedDaysAgo(31);
+    expect(await removed()).toEqual([]);
+    for (const table of ['document', 'entity', 'change'])
+      expect(await test.app.get(DataSource).query(`SELECT count(*) AS n FROM ${table}`)).toEqual([{ n: 0 }]);
+    await keep().expect(201);
+  });
+
+  it('are told apart from others of the same name by when they were first kept', async () => {
+    await keep();
+    const { body: first } = await test.http.get('/api/documents/map/small').expect(200);
+    const { body: page } = await test.http.get('/api/documents/map/small/changes?after=1').expect(200);
+    expect(page).toEqual({ revision: 1, born: first.born, changes: [] });
+  });
+
+  it('take a coach’s own earlier change on the same device for granted', async () => {
+    await keep();
+    const send = (key: string, who: string, name: string) =>
+      test.http
+        .post('/api/documents/map/small/changes')
+        .send({ base: 1, key, who, commands: [rename(name)] });
+    await send('tablet_change-one', 'Tern', 'One').expect(200);
+    await send('tablet_change-two', 'Tern', 'Two').expect(200);
+    await send('phone_change-three', 'Gull', 'Three').expect(409);
   });
 
   it('of every kind are kept by the same rules', async () => {

@@ -12,7 +12,7 @@ import { WriteQueue } from '../database/writeQueue.ts';
 import { RecordRow, ROW_COLUMNS, rowOf } from './recordRow.ts';
 
 /** Kinds that are few: they are summed up by the core. Trials and faults are many: the table sums them up. */
-const FEW = ['session', 'block', 'note', 'grade', 'recall', 'blend'];
+const FEW = ['session', 'attended', 'block', 'note', 'grade', 'recall', 'blend'];
 /** All rows in one statement, handed over as one text: thousands at once are usual after a week without a network. */
 const INSERT = `INSERT OR IGNORE INTO record (${ROW_COLUMNS.join(', ')})
   SELECT ${ROW_COLUMNS.map((column) => `json_extract(value, '$.${column}')`).join(', ')} FROM json_each(?)`;

@@ -1,49 +1,52 @@
-import {
-  choosePlan,
-  describeWeighing,
-  type GuardMap,
-  playMap,
-  printWeighingSheet,
-  resolveHoles,
-  SHIPPED_PROFILES,
-  scenarioOptions,
-  solveForTrusts,
-  type Weighing,
-  type WeighingSheet,
-  type WhatIf,
-} from '@aftersquall/core';
-import { Injectable, UnprocessableEntityException } from '@nestjs/common';
+import { fileURLToPath } from 'node:url';
+import type { GuardMap, Weighing, WeighingSheet, WhatIf } from '@aftersquall/core';
+import { Injectable, type OnApplicationShutdown, UnprocessableEntityException } from '@nestjs/common';
+import { Piscina } from 'piscina';
 import { DocumentsService } from '../documents/documents.service.ts';
+import type { WeighJob, WeighResult } from './weigh.worker.ts';
 
-/** Weighs maps with the functions that the screen uses; nothing is kept. */
+/** Unbuilt, as the unit tests run it, the thread needs a loader for its types. */
+const BUILT = !import.meta.url.endsWith('.ts');
+const WORKER = fileURLToPath(new URL(`./weigh.worker.${BUILT ? 'js' : 'ts'}`, import.meta.url));
+/** A thread that nobody asked anything for so long ends. */
+const IDLE_MS = 60_000;
+
+/** Weighs maps in a thread of its own: it takes seconds, and saves must not wait for it. Nothing is kept. */
 @Injectable()
-export class WeighingService {
+export class WeighingService implements OnApplicationShutdown {
+  private pool: Piscina<WeighJob, WeighResult> | undefined;
+
   constructor(private readonly documents: DocumentsService) {}
 
   async weigh(id: string, whatIf: WhatIf): Promise<Weighing> {
-    return weighed(await this.map(id), whatIf);
+    const result = await this.run({ map: await this.map(id), whatIf });
+    return (result as { weighing: Weighing }).weighing;
   }
 
   async sheet(id: string, sheet: WeighingSheet, whatIf: WhatIf): Promise<string> {
-    const map = await this.map(id);
-    return printWeighingSheet(map, weighed(map, whatIf), sheet);
+    const result = await this.run({ map: await this.map(id), whatIf, sheet });
+    return (result as { table: string }).table;
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.pool?.destroy();
+  }
+
+  /** @throws 422 with the sentence that says why a map cannot be weighed. */
+  private async run(job: WeighJob): Promise<WeighResult> {
+    this.pool ??= new Piscina<WeighJob, WeighResult>({
+      filename: WORKER,
+      maxThreads: 1,
+      idleTimeout: IDLE_MS,
+      execArgv: BUILT ? [] : ['--import', 'tsx'],
+    });
+    const result = await this.pool.run(job);
+    if ('trouble' in result)
+      throw new UnprocessableEntityException({ message: `The map cannot be weighed: ${result.trouble}.` });
+    return result;
   }
 
   private async map(id: string): Promise<GuardMap> {
     return (await this.documents.get({ kind: 'map', id })).document as GuardMap;
-  }
-}
-
-/** A map that cannot be weighed is refused with the sentence that says why. */
-function weighed(map: GuardMap, whatIf: WhatIf): Weighing {
-  try {
-    const options = scenarioOptions(map, whatIf, SHIPPED_PROFILES);
-    const up = solveForTrusts(map, options);
-    const solution = choosePlan(up, options.trust);
-    const play = playMap(solution, options.level);
-    return { ...describeWeighing(map, up, solution, play), holes: resolveHoles(solution, play) };
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-    throw new UnprocessableEntityException({ message: `The map cannot be weighed: ${error.message}.` });
   }
 }

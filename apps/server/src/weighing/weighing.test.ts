@@ -86,6 +86,19 @@ describe('a weighed map from the server', () => {
       await test.http.get(`/api/maps/kelpwick/weighing/${sheet}.csv`).expect(200);
   });
 
+  it('holds up nobody: a save that comes after it is done before it', async () => {
+    const { body: stored } = await test.http.get('/api/documents/map/kelpwick').expect(200);
+    const done: string[] = [];
+    const weighing = test.http.get('/api/maps/kelpwick/weighing').then(() => done.push('weighed'));
+    const commands = [{ do: 'describe', changes: [{ path: ['name'], value: 'Saved' }] }];
+    const save = test.http
+      .post('/api/documents/map/kelpwick/changes')
+      .send({ base: stored.revision, key: 'while-weighing', commands })
+      .then(({ status }) => done.push(`saved ${status}`));
+    await Promise.all([weighing, save]);
+    expect(done).toEqual(['saved 200', 'weighed']);
+  });
+
   it('says what is wrong with the question', async () => {
     await test.http.get('/api/maps/kelpwick/weighing/nothing.csv').expect(400);
     await test.http.get('/api/maps/lost/weighing').expect(404);

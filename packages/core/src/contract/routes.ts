@@ -6,20 +6,23 @@ import { PracticeRecordSchema, RecordKeySchema } from '../model/practiceRecord.t
 import { IdSchema, NameSchema } from '../model/primitives.ts';
 import { WhatIfSchema } from '../model/scenario.ts';
 import { defineRoute } from './route.ts';
+import { ChangeSchema } from '../documents/change.ts';
 import {
-  ChangeSchema,
+  ChangesPageSchema,
   DocumentAddressSchema,
   DocumentSchema,
   DocumentSummarySchema,
   HistoryLineSchema,
   KindSchema,
-  MadeChangeSchema,
+  RemovedDocumentSchema,
   StoredDocumentSchema,
 } from './shapes.ts';
 
 /** So many changes, and so many lines of history, come at once. */
 export const CHANGES_PAGE = 200;
 export const HISTORY_PAGE = 100;
+/** A removed document can be given back for so many days. */
+export const REMOVED_DAYS = 30;
 
 const none = z.strictObject({});
 const PoseKeySchema = z.string().regex(/^[0-9a-f]{16}$/, 'sixteen hexadecimal digits');
@@ -114,11 +117,11 @@ export const ROUTES = {
   listChanges: defineRoute({
     method: 'GET',
     path: '/api/documents/:kind/:id/changes',
-    summary: `The changes made after a revision, oldest first, at most ${CHANGES_PAGE}.`,
+    summary: `The changes made after a revision, oldest first, at most ${CHANGES_PAGE}, with the revision that the document is at.`,
     params: DocumentAddressSchema,
     query: z.strictObject({ after: revisionNumber }),
     status: 200,
-    response: z.array(MadeChangeSchema),
+    response: ChangesPageSchema,
     errors: { 404: noSuch },
   }),
   listHistory: defineRoute({
@@ -141,10 +144,20 @@ export const ROUTES = {
     response: StoredDocumentSchema,
     errors: { 404: 'there is no such document, or it has no such revision' },
   }),
+  listRemoved: defineRoute({
+    method: 'GET',
+    path: '/api/removed',
+    summary: `The documents that were removed in the last ${REMOVED_DAYS} days, the latest first.`,
+    params: none,
+    query: none,
+    status: 200,
+    response: z.array(RemovedDocumentSchema),
+    errors: {},
+  }),
   removeDocument: defineRoute({
     method: 'DELETE',
     path: '/api/documents/:kind/:id',
-    summary: 'Removes a document from sight; it can be restored.',
+    summary: `Removes a document. It can be restored for ${REMOVED_DAYS} days.`,
     params: DocumentAddressSchema,
     query: none,
     status: 204,

@@ -1,9 +1,14 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ClassSchema } from '../model/classPlan.ts';
+import { commandFor, DOCUMENTS, steps } from '../test/documentEdits.ts';
 import { smallMap } from '../test/smallMap.ts';
 import { applyCommand } from './applyCommand.ts';
 import { batch, type Command, describe as describeHead, place, put, remove, set } from './command.ts';
-import { describeChange } from './describeChange.ts';
+import { describeChange, describeField, describeValue } from './describeChange.ts';
+import { DOCUMENT_KIND_NAMES } from './documentKinds.ts';
+import { fieldsOfChange, isOrder } from './fields.ts';
+import { fieldValue } from './fieldValue.ts';
 
 const map = smallMap();
 const words = (command: Command): string => {
@@ -63,5 +68,32 @@ describe('a change in words', () => {
     const command = set('block', 'water', [{ path: ['seconds'], value: 90 }]);
     const { document, inverse } = applyCommand(plan, command);
     expect(describeChange(document, command, inverse)).toBe('block “Water”: seconds 60 → 90');
+  });
+});
+
+describe('a field in words', () => {
+  it('has words for a whole thing, which has no field', () => {
+    const whole = { kind: 'position', id: 'start', path: [] };
+    const { name } = map.positions[0]!;
+    expect(describeField(map, whole)).toBe(`position “${name}”`);
+    expect(describeValue(map, whole, undefined)).toBe('removed');
+    expect(describeValue(map, whole, map.positions[0])).toBe(name);
+    expect(describeField(map, { kind: 'position', id: 'gone', path: [] })).toBe('position');
+  });
+
+  it.each(DOCUMENT_KIND_NAMES)('has words for whatever a change of a %s touches, before and after', (kind) => {
+    fc.assert(
+      fc.property(DOCUMENTS[kind], steps('mine', 1), (document, [step]) => {
+        const command = commandFor(kind, document, step!);
+        const { document: after, inverse } = applyCommand(document, command);
+        // The order of a list is never asked about.
+        for (const field of fieldsOfChange({ command, inverse }).filter((one) => !isOrder(one)))
+          for (const from of [document, after])
+            for (const of of [document, after]) {
+              expect(describeField(from, field)).not.toBe('');
+              expect(describeValue(from, field, fieldValue(of, field))).not.toBe('');
+            }
+      }),
+    );
   });
 });

@@ -79,6 +79,8 @@ function fieldName(
   path: readonly string[],
   ofHead: boolean,
 ): { key: string; words: string } {
+  // The whole of a thing has no field.
+  if (path.length === 0) return { key: '', words: 'all of it' };
   const { head, fieldWords = {} } = documentKindOf(document);
   // Every other part of a path through a list is an id; the last field name says what changed.
   const key = path.length % 2 === 1 ? path.at(-1)! : path.at(-2)!;
@@ -137,7 +139,7 @@ const MOST_LISTED = 4;
 export function describeValue(document: AnyDocument, { path }: Field, value: unknown): string {
   if (value === undefined) return path.length === 0 ? 'removed' : 'nothing';
   const { key } = fieldName(document, path, false);
-  return valueText(document, key, value) ?? looseWords(value);
+  return valueText(document, key, value) ?? (looseWords(value) || 'nothing');
 }
 
 /** What can be said of any value: the names or texts of its things, else its parts one after the other. */

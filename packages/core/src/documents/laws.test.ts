@@ -157,6 +157,60 @@ describe.each(DOCUMENT_KIND_NAMES)('a %s', (kind) => {
   });
 });
 
+describe.each(DOCUMENT_KIND_NAMES)('of a %s a removal', (kind) => {
+  /** What only makes sense whole: a chain with a gap leads nowhere, an answer of a variation is no answer without it. */
+  const WHOLE = new Set(['chain', 'exchange']);
+
+  it('takes along nothing that could stand without what it mentioned', () => {
+    const lists = Object.entries(DOCUMENT_KINDS[kind].entities);
+    let takenAlong = 0;
+    fc.assert(
+      fc.property(DOCUMENTS[kind], steps('mine', 6), fc.nat(), fc.nat(), (from, all, which, n) => {
+        const { document } = work(kind, from, all);
+        const [name, { list }] = lists[which % lists.length]!;
+        const entities = (of: unknown, field: string) => (of as Record<string, { id: string }[]>)[field]!;
+        const removed = entities(document, list)[n % Math.max(1, entities(document, list).length)];
+        if (!removed) return;
+        const left = applyCommand(document, { do: 'remove', kind: name as never, id: removed.id }).document;
+        for (const [other, { list: field, schema }] of lists) {
+          if (WHOLE.has(other)) continue;
+          const stays = new Set(entities(left, field).map(({ id }) => id));
+          for (const gone of entities(document, field)) {
+            if (stays.has(gone.id) || gone === removed) continue;
+            takenAlong++;
+            // Put back without the items of its lists that mention what is gone, it would still mention it.
+            const back = (item: { id: string }) => ({
+              ...left,
+              [field]: [...entities(left, field), item],
+            });
+            const dangling = badReferences(back(gone)).map(({ path }) => path.slice(2));
+            const without = dangling.reduceRight<unknown>(withoutItem, gone);
+            const stands =
+              schema.safeParse(without).success && badReferences(back(without as { id: string })).length === 0;
+            expect(stands, `${other} ${gone.id} without ${name} ${removed.id}`).toBe(false);
+          }
+        }
+      }),
+      { numRuns: 300 },
+    );
+    // Only in a map do things hang on others.
+    if (kind === 'map') expect(takenAlong).toBeGreaterThan(20);
+  });
+});
+
+/** A value without the innermost item of a list that a path goes through. */
+function withoutItem(value: unknown, path: readonly (string | number)[]): unknown {
+  const item = path.findLastIndex((key) => typeof key === 'number');
+  if (item < 0) return value;
+  const drop = (node: unknown, depth: number): unknown => {
+    const key = path[depth]!;
+    if (depth === item) return (node as unknown[]).toSpliced(key as number, 1);
+    if (Array.isArray(node)) return node.with(key as number, drop(node[key as number], depth + 1));
+    return { ...(node as object), [key]: drop((node as Record<string, unknown>)[key], depth + 1) };
+  };
+  return drop(value, 0);
+}
+
 describe('several commands', () => {
   it('are one change', () => {
     expect(commandOf([batch([])])).toEqual(batch([]));

@@ -101,6 +101,18 @@ describe('commands', () => {
     expect(applyCommand(left, inverse).document).toEqual(withWhatIf);
   });
 
+  it('keeps an opponent when one of its positions is removed, without the habit that spoke of it', () => {
+    const demo = demoMap();
+    const { tendencies } = demo.opponents[0]!;
+    const { position } = tendencies[0]!;
+    const { document: left, inverse } = applyCommand(demo, remove('position', position));
+    expect(left.opponents[0]!.tendencies).toEqual(
+      tendencies.filter((tendency) => tendency.position !== position),
+    );
+    expect(left.opponents[0]!.tendencies.length).toBeGreaterThan(0);
+    expect(applyCommand(left, inverse).document).toEqual(demo);
+  });
+
   it('refuses what would dangle, and says where', () => {
     const map = smallMap();
     expect(refusal(() => applyCommand(map, removeAlone('position', 'cross')))).toEqual([

@@ -11,7 +11,6 @@ import { fadingOf } from './fading.ts';
 import { faultTrends, weeksBetween } from './faultTrend.ts';
 import { nextClass } from './nextClass.ts';
 import { practiceOf, weekOf } from './practice.ts';
-import { clockAt, ranBlocks } from './ranBlocks.ts';
 import { reactionsSeen } from './reactionsSeen.ts';
 
 const map = parseMapFile(
@@ -306,46 +305,5 @@ describe('faults over weeks', () => {
     expect(next.faults).toEqual([]);
     expect(next.carried).toMatchObject([{ move: 'Lift', answers: 2, date: '2026-09-28' }]);
     expect(next.fading).toMatchObject([{ move: 'Lift', answers: 2 }]);
-  });
-});
-
-describe('a run', () => {
-  const segment = (block: number, seconds: number) =>
-    ({ block, kind: 'work', seconds, turn: 1, turns: 1, side: 'first' }) as const;
-  const run = [segment(0, 60), segment(0, 30), segment(1, 90)];
-
-  it('adds up to the time that the clock ran, however it was paused and skipped', () => {
-    const touches = fc.array(
-      fc.record({
-        wait: fc.integer({ min: 0, max: 50_000 }),
-        seconds: fc.integer({ min: 0, max: 100 }),
-        running: fc.boolean(),
-      }),
-      { minLength: 1, maxLength: 8 },
-    );
-    fc.assert(
-      fc.property(touches, (list) => {
-        let at = 1_000_000;
-        let ranFor = 0;
-        const marks = list.map(({ wait, seconds, running }) => {
-          const mark = { at, seconds, running };
-          at += wait;
-          if (running) ranFor += Math.min(wait / 1000, 180 - seconds);
-          return mark;
-        });
-        const ran = [...ranBlocks(run, marks, at).values()].reduce((sum, seconds) => sum + seconds, 0);
-        expect(ran).toBeCloseTo(ranFor, 6);
-      }),
-    );
-  });
-
-  it('counts down before it starts, and goes on by the wall clock', () => {
-    const mark = { at: 10_000, seconds: -5, running: true };
-    expect(clockAt(mark, 10_000)).toBe(-5);
-    expect(clockAt(mark, 18_000)).toBe(3);
-    expect(clockAt({ ...mark, running: false }, 99_000)).toBe(-5);
-    // A device whose clock is set back stands until its time comes again.
-    expect(clockAt(mark, 4_000)).toBe(-5);
-    expect(ranBlocks(run, [mark], 18_000)).toEqual(new Map([[0, 3]]));
   });
 });

@@ -1,5 +1,11 @@
 import type { Practice, PracticeFilter } from '../model/practice.ts';
-import { type PracticeRecord, type RecordOf, recordsOf, standing } from '../model/practiceRecord.ts';
+import {
+  athletesOf,
+  type PracticeRecord,
+  type RecordOf,
+  recordsOf,
+  standing,
+} from '../model/practiceRecord.ts';
 
 /** The Monday of the week of a day, year-month-day. */
 export function weekOf(date: string): string {
@@ -119,8 +125,12 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
       right: group.filter(({ right }) => right).length,
       asked: group.length,
     })),
-    sessions: sessions.map(({ session, date, name, people, athletes, device, class: of }) => {
+    sessions: sessions.map((head) => {
+      const { session, date, name, device, class: of } = head;
       const own = bySession.get(session) ?? [];
+      const attended = recordsOf(own, 'attended');
+      const athletes = athletesOf(head, attended);
+      const people = attended.length > 0 ? Math.max(1, athletes.length) : head.people;
       const ownBlocks = recordsOf(own, 'block');
       return {
         session,

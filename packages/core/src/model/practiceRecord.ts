@@ -45,6 +45,13 @@ const Session = z.strictObject({
   /** Which device ran it: two that ran the same class are told apart. */
   device: z.string().max(60).default(''),
 });
+/** Somebody came after the class had begun, or turned out not to be there. */
+const Attended = z.strictObject({
+  ...common,
+  kind: z.literal('attended'),
+  athlete: Person,
+  there: z.boolean(),
+});
 const BlockRun = z.strictObject({
   ...common,
   kind: z.literal('block'),
@@ -106,6 +113,7 @@ const Void = z.strictObject({ ...common, kind: z.literal('void'), voids: RecordK
 /** A fact of practice. It is never changed; one that takes it back voids it. */
 export const PracticeRecordSchema = z.discriminatedUnion('kind', [
   Session,
+  Attended,
   BlockRun,
   Trial,
   FaultCount,
@@ -122,6 +130,17 @@ export type RecordOf<K extends RecordKind> = Extract<PracticeRecord, { kind: K }
 /** Those of a kind. */
 export const recordsOf = <K extends RecordKind>(records: readonly PracticeRecord[], kind: K): RecordOf<K>[] =>
   records.filter((record): record is RecordOf<K> => record.kind === kind);
+
+/** Who was at a session: those its record names, with everybody who came or went since, in that order. */
+export function athletesOf(
+  session: RecordOf<'session'>,
+  attended: readonly RecordOf<'attended'>[],
+): RecordOf<'session'>['athletes'] {
+  return attended.reduce((there, { athlete, there: came }) => {
+    const others = there.filter(({ id }) => id !== athlete.id);
+    return came ? [...others, athlete] : others;
+  }, session.athletes);
+}
 
 /** Records without those that others take back, and without these others. */
 export function standing(records: readonly PracticeRecord[]): PracticeRecord[] {

@@ -2,11 +2,14 @@ import fc from 'fast-check';
 import { batch, type Command, describe, place, put, remove, set } from '../documents/command.ts';
 import type { AnyDocument, Entity } from '../documents/defineDocument.ts';
 import { DOCUMENT_KINDS, type DocumentKindName } from '../documents/documentKinds.ts';
+import { ChainSchema } from '../model/chain.ts';
 import { CLASS_FORMAT, CLASS_VERSION, type ClassPlan, ClassSchema } from '../model/classPlan.ts';
 import { AthleteSchema, type Club, emptyClub } from '../model/club.ts';
 import type { GuardMap } from '../model/map.ts';
+import { OpponentSchema, type Tendency } from '../model/opponent.ts';
 import { PositionSchema } from '../model/position.ts';
 import { ReactionSchema } from '../model/reaction.ts';
+import { ScenarioSchema } from '../model/scenario.ts';
 import { guardMap } from './arbitraries.ts';
 
 const rest = (id: string, seconds: number) => ({
@@ -99,7 +102,54 @@ const MAP_EDITS: Edit<GuardMap>[] = [
     put('reaction', ReactionSchema.parse({ id: fresh, name: fresh, group: 'posting & base' }), n % 3),
   (_, __, fresh) => put('position', PositionSchema.parse({ id: fresh, name: fresh })),
   (_, n) => describe([{ path: ['settings', 'rest'], value: n % 7 }]),
+  // An opponent is met for the first time, or seen doing something else than before.
+  (map, n, fresh) =>
+    put('opponent', OpponentSchema.parse({ id: fresh, alias: fresh, tendencies: habits(map, n) })),
+  (map, n) =>
+    on(pick(map.opponents, n), ({ id }) =>
+      set('opponent', id, [{ path: ['tendencies'], value: habits(map, n) }]),
+    ),
+  ({ opponents }, n) =>
+    on(pick(opponents, n), ({ id }) => set('opponent', id, [{ path: ['note'], value: `seen ${n}` }])),
+  ({ exchanges }, n, fresh) =>
+    on(pick(exchanges, n), ({ id }) =>
+      put('chain', ChainSchema.parse({ id: fresh, name: fresh, exchanges: [id, id] })),
+    ),
+  ({ chains, exchanges }, n) =>
+    on(exchanges.length > 0 ? pick(chains, n) : undefined, ({ id }) =>
+      set('chain', id, [{ path: ['exchanges'], value: [pick(exchanges, n)!.id] }]),
+    ),
+  ({ moves, reactions, opponents }, n, fresh) =>
+    put(
+      'scenario',
+      ScenarioSchema.parse({
+        id: fresh,
+        name: fresh,
+        forbiddenMoves: moves.slice(0, n % 3).map(({ id }) => id),
+        forbiddenReactions: reactions.slice(0, n % 2).map(({ id }) => id),
+        opponent: pick(opponents, n)?.id,
+      }),
+    ),
+  ({ scenarios, exchanges }, n) =>
+    on(pick(scenarios, n), ({ id }) =>
+      set('scenario', id, [
+        {
+          path: ['chances'],
+          value: exchanges.slice(0, n % 3).map((exchange) => ({ exchange: exchange.id, chance: 0.4 })),
+        },
+      ]),
+    ),
 ];
+
+/** Habits in those looks that have reactions, each with one thing that is always done. */
+const habits = ({ positions }: GuardMap, n: number): Tendency[] =>
+  positions.flatMap(({ id, looks }) =>
+    looks.flatMap(({ id: look, reactions }) =>
+      reactions.length > 0
+        ? [{ position: id, look, reactions: [{ id: pick(reactions, n)!.id, share: 1 }] }]
+        : [],
+    ),
+  );
 
 const CLASS_EDITS: Edit<ClassPlan>[] = [
   (_, n, fresh) => put('block', rest(fresh, 60), n % 4),

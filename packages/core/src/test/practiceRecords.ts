@@ -51,6 +51,7 @@ export const practiceRecords: fc.Arbitrary<PracticeRecord[]> = fc
         athletes: fc.constant(ATHLETES),
         device: fc.constantFrom('wall', 'pocket'),
       }),
+      of('attended', { athlete: fc.constantFrom(...ATHLETES), there: fc.boolean() }),
       of('block', {
         block: fc.constantFrom('a', 'b'),
         title: fc.constant('Lift and drag'),

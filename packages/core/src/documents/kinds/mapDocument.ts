@@ -26,12 +26,12 @@ function landing(path: Path, value: Landing | undefined, onLoss: Reference['onLo
   return [{ path: [...path, 'position'], kind: 'position', id: value.position, onLoss }];
 }
 
-const look = (path: Path, position: string, id: string): Reference => ({
+const look = (path: Path, position: string, id: string, onLoss: Reference['onLoss']): Reference => ({
   path,
   kind: 'position',
   id: position,
   part: { list: 'looks', id, word: 'look' },
-  onLoss: 'remove',
+  onLoss,
 });
 const variant = (path: Path, move: string, id: string, onLoss: Reference['onLoss']): Reference => ({
   path,
@@ -78,7 +78,7 @@ const move: EntityKindDefinition<Move> = {
   ...list('move'),
   references: (value) => [
     { path: ['position'], kind: 'position', id: value.position, onLoss: 'remove' },
-    look(['look'], value.position, value.look),
+    look(['look'], value.position, value.look, 'remove'),
     ...(value.houseVariant
       ? [variant(['houseVariant'], value.id, value.houseVariant, { drop: ['houseVariant'] })]
       : []),
@@ -148,7 +148,7 @@ const opponent: EntityKindDefinition<Opponent> = {
   references: ({ tendencies }) =>
     tendencies.flatMap(({ position: at, look: seen, reactions }, i) => [
       dropped(['tendencies', i, 'position'], 'position', at, ['tendencies', i]),
-      look(['tendencies', i, 'look'], at, seen),
+      look(['tendencies', i, 'look'], at, seen, { drop: ['tendencies', i] }),
       ...reactions.map(({ id }, j) =>
         dropped(['tendencies', i, 'reactions', j, 'id'], 'reaction', id, ['tendencies', i, 'reactions', j]),
       ),
