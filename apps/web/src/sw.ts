@@ -7,8 +7,6 @@ declare const __BUILD__: string;
 
 /** The shell is kept by the build's number, so that a new build is a new shell. */
 const SHELL = `shell-${__BUILD__}`;
-/** The last answers of documents, for when the server is not there. */
-const DOCUMENTS = 'documents';
 
 self.addEventListener('install', (event) => {
   event.waitUntil(
@@ -27,30 +25,18 @@ self.addEventListener('activate', (event) => {
       // The shell before this one stays: a page that is still open may fetch its parts from it.
       const shells = (await caches.keys()).filter((name) => name.startsWith('shell-')).sort();
       for (const name of shells.slice(0, -2)) await caches.delete(name);
+      // Older versions kept documents here.
+      await caches.delete('documents');
       await self.clients.claim();
     })(),
   );
 });
 
-/** From the server where it is there; else as it was last answered. */
-async function fresh(request: Request): Promise<Response> {
-  const cache = await caches.open(DOCUMENTS);
-  try {
-    const answer = await fetch(request);
-    if (answer.ok) await cache.put(request, answer.clone());
-    return answer;
-  } catch (error) {
-    const kept = await cache.match(request);
-    if (kept) return kept;
-    throw error;
-  }
-}
-
 self.addEventListener('fetch', (event) => {
   const { request } = event;
   const { pathname, origin } = new URL(request.url);
   if (request.method !== 'GET' || origin !== self.location.origin) return;
-  if (/^\/api\/documents\/\w+(\/[\w-]+)?$/.test(pathname)) return event.respondWith(fresh(request));
+  // What the server says is kept by the page itself, in its one store.
   if (pathname.startsWith('/api/')) return;
   const page = request.mode === 'navigate';
   event.respondWith(

@@ -64,6 +64,7 @@ export {
 export {
   batch,
   type Command,
+  CommandSchema,
   describe as describeHead,
   place,
   put,
@@ -260,7 +261,14 @@ export {
   recordsOf,
   standing,
 } from './model/practiceRecord.ts';
-export { type Apparel, type Level, NameSchema, type Side } from './model/primitives.ts';
+export {
+  type Apparel,
+  type Level,
+  NAME_LIMIT,
+  NameSchema,
+  type Side,
+  TEXT_LIMIT,
+} from './model/primitives.ts';
 export {
   bareRef,
   type LookReaction,

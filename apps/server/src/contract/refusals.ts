@@ -35,7 +35,10 @@ export class Refusals implements ExceptionFilter<unknown> {
     const { status, type } = (error ?? {}) as { status?: number; type?: string };
     // What the body parser refuses: no JSON, or far too much of it.
     if (type === 'entity.too.large')
-      return { status: 413, body: { message: `This is too large: the server takes at most ${MAX_BODY} at once.` } };
+      return {
+        status: 413,
+        body: { message: `This is too large: the server takes at most ${MAX_BODY} at once.` },
+      };
     if (status !== undefined && status >= 400 && status < 500)
       return { status, body: { message: 'This could not be read: send JSON.' } };
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));

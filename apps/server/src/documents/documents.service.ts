@@ -8,11 +8,11 @@ import {
   type Change,
   type ChangesPage,
   commandOf,
-  decideChange,
   DOCUMENT_KINDS,
   type DocumentAddress,
   type DocumentKindName,
   type DocumentSummary,
+  decideChange,
   describeChange,
   fieldsOfChange,
   HISTORY_PAGE,
@@ -23,10 +23,21 @@ import {
   type RemovedDocument,
   type StoredDocument,
 } from '@aftersquall/core';
-import { ConflictException, Injectable, NotFoundException, type OnApplicationBootstrap } from '@nestjs/common';
+import {
+  ConflictException,
+  Injectable,
+  NotFoundException,
+  type OnApplicationBootstrap,
+} from '@nestjs/common';
 import { type EntityManager, IsNull, LessThan, MoreThan, Not } from 'typeorm';
 import { WriteQueue } from '../database/writeQueue.ts';
-import { insertDocument, loadDocument, type OpenDocument, purgeRemoved, saveChange } from './documentStore.ts';
+import {
+  insertDocument,
+  loadDocument,
+  type OpenDocument,
+  purgeRemoved,
+  saveChange,
+} from './documentStore.ts';
 import { LiveChanges } from './liveChanges.ts';
 import { ChangeRow, DocumentRow } from './rows.ts';
 
@@ -263,8 +274,11 @@ export class DocumentsService implements OnApplicationBootstrap {
   }
 }
 
-const stored = ({ revision, born, document }: Omit<OpenDocument, 'places'>): StoredDocument =>
-  ({ revision, born, document: document as StoredDocument['document'] });
+const stored = ({ revision, born, document }: Omit<OpenDocument, 'places'>): StoredDocument => ({
+  revision,
+  born,
+  document: document as StoredDocument['document'],
+});
 
 const DAY = 24 * 60 * 60 * 1000;
 const endOfKeeping = (removedAt: string): string =>

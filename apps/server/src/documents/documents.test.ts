@@ -116,7 +116,9 @@ describe('documents over HTTP', () => {
     expect(document.positions.map(({ name }) => name)).toEqual(['Clamp', 'First', 'Sleeve']);
     // The chain through the exchange could not stand without it.
     expect([document.exchanges.length, document.chains.length]).toEqual([1, 0]);
-    const inverses = (await test.http.get('/api/documents/map/small/changes?after=1').expect(200)).body.changes
+    const inverses = (
+      await test.http.get('/api/documents/map/small/changes?after=1').expect(200)
+    ).body.changes
       .map(({ inverse }: { inverse: object }) => inverse)
       .reverse();
     await change(4, inverses).expect(200);

@@ -1,4 +1,5 @@
 import { CircleCheck, CloudOff, LoaderCircle } from 'lucide-react';
+import { device } from '../device/device.ts';
 import { selectEdited } from '../store/documents/documentsSlice.ts';
 import { send } from '../store/documents/engine.ts';
 import type { Session } from '../store/documents/session.ts';
@@ -8,29 +9,42 @@ import { useAppDispatch, useAppSelector } from '../store/store.ts';
 export function SaveState() {
   const dispatch = useAppDispatch();
   const session = useAppSelector(selectEdited);
-  return session ? <SaveLine session={session} onTry={() => void dispatch(send(session.address))} /> : null;
+  return session ? (
+    <SaveLine
+      session={session}
+      lasting={device.db.lasting()}
+      onTry={() => void dispatch(send(session.address))}
+    />
+  ) : null;
 }
 
 interface LineProps {
   session: Pick<Session, 'waiting' | 'online' | 'news' | 'trouble'>;
+  /** Whether this browser keeps anything at all. */
+  lasting: boolean;
   onTry: () => void;
 }
 
 /** The line that says so. */
-export function SaveLine({ session: { waiting, online, news, trouble }, onTry }: LineProps) {
+export function SaveLine({ session: { waiting, online, news, trouble }, lasting, onTry }: LineProps) {
   if (!online && waiting.length > 0) {
-    const count = waiting.length === 1 ? 'One change is' : `${waiting.length} changes are`;
-    const kept = waiting.every((change) => change.kept);
     return (
       <span className="save-state bad" role="alert">
-        <CloudOff size={15} aria-hidden /> {count}{' '}
-        {kept ? 'kept on this device.' : 'not on this device’s disk yet: leave this page open.'} {trouble}
+        <CloudOff size={15} aria-hidden /> {trouble ?? 'The server does not answer.'}{' '}
+        {keptWords(waiting, lasting)}
         <button type="button" className="btn btn-sm btn-plain" onClick={onTry}>
           Try now
         </button>
       </span>
     );
   }
+  if (!lasting)
+    return (
+      <span className="save-state bad" role="alert">
+        This browser keeps nothing (is it a private window?). Leave this page open until it says “Saved”.{' '}
+        {waiting.length > 0 ? 'Saving' : 'Saved'}
+      </span>
+    );
   return (
     <span className="save-state" aria-live="polite">
       {news && (
@@ -42,4 +56,12 @@ export function SaveLine({ session: { waiting, online, news, trouble }, onTry }:
       <span>{waiting.length > 0 ? 'Saving' : 'Saved'}</span>
     </span>
   );
+}
+
+function keptWords(waiting: Session['waiting'], lasting: boolean): string {
+  const [count, they] =
+    waiting.length === 1 ? ['One change is', 'it'] : [`${waiting.length} changes are`, 'they'];
+  return lasting && waiting.every((change) => change.kept)
+    ? `${count} kept on this device. ${they === 'it' ? 'It is' : 'They are'} sent when it is back.`
+    : `${count} not on this device’s disk: leave this page open.`;
 }

@@ -91,10 +91,11 @@ export function Parts() {
         <RulesChoice />
       </Part>
       <Part name="SaveLine: saved, saving, without the server, not kept yet, news">
-        <SaveLine session={{ waiting: [], online: true }} onTry={() => undefined} />
-        <SaveLine session={{ waiting: [change], online: true }} onTry={() => undefined} />
+        <SaveLine lasting session={{ waiting: [], online: true }} onTry={() => undefined} />
+        <SaveLine lasting session={{ waiting: [change], online: true }} onTry={() => undefined} />
         {[true, false].map((kept) => (
           <SaveLine
+            lasting
             key={String(kept)}
             session={{
               waiting: [{ ...change, kept }],
@@ -105,6 +106,7 @@ export function Parts() {
           />
         ))}
         <SaveLine
+          lasting
           session={{
             waiting: [],
             online: true,

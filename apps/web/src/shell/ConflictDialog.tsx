@@ -2,15 +2,41 @@ import { describeField, describeValue, type FieldOverlap } from '@aftersquall/co
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { ChoiceToggle } from '../components/ChoiceToggle.tsx';
-import { settle } from '../store/documents/engine.ts';
-import type { Conflict, Session } from '../store/documents/session.ts';
+import { answer, answerWithBoth, putChangeAside } from '../store/documents/engine.ts';
+import type { Conflict, OpenDocument } from '../store/documents/session.ts';
 import { useAppDispatch } from '../store/store.ts';
 import styles from './shell.module.scss';
 
 const keyOf = ({ kind, id, path }: FieldOverlap): string => [kind, id, ...path].join('/');
 
+interface Props {
+  session: OpenDocument;
+  conflict: Conflict;
+}
+
 /** Asks about a change of ours that met others': field by field, and only where both changed the same. */
-export function ConflictDialog({ session, conflict }: { session: Session; conflict: Conflict }) {
+export function ConflictDialog({ session, conflict }: Props) {
+  const dispatch = useAppDispatch();
+  const setAside = (why: string) => void dispatch(putChangeAside(session.address, conflict.key, why));
+  const who = conflict.who || 'Somebody else';
+  return (
+    <Modal show backdrop="static" keyboard={false} aria-labelledby="conflict-title">
+      {conflict.issues.length > 0 ? (
+        <NoLongerFits session={session} conflict={conflict} who={who} onAside={setAside} />
+      ) : (
+        <BothChanged session={session} conflict={conflict} who={who} onAside={setAside} />
+      )}
+    </Modal>
+  );
+}
+
+interface PartProps extends Props {
+  who: string;
+  onAside: (why: string) => void;
+}
+
+/** Both changed the same fields: mine or theirs, for each. A third change shows up here while it is asked. */
+function BothChanged({ session, conflict, who, onAside }: PartProps) {
   const dispatch = useAppDispatch();
   const [theirs, setTheirs] = useState<ReadonlySet<string>>(new Set());
   const choose = (overlap: FieldOverlap, side: 'mine' | 'theirs') => {
@@ -19,55 +45,97 @@ export function ConflictDialog({ session, conflict }: { session: Session; confli
     else next.delete(keyOf(overlap));
     setTheirs(next);
   };
-  const impossible = conflict.issues.length > 0;
   const go = () => {
-    const fields = conflict.overlaps.filter((overlap) => theirs.has(keyOf(overlap)));
-    dispatch(settle(session.address, impossible ? conflict.overlaps : fields));
+    const { key, seen, overlaps } = conflict;
+    const chosen = overlaps.filter((overlap) => theirs.has(keyOf(overlap)));
+    dispatch(answer(session.address, { key, seen, theirs: chosen }));
   };
-  const who = conflict.who || 'Somebody else';
   return (
-    <Modal show backdrop="static" keyboard={false} aria-labelledby="conflict-title">
-      <Modal.Header>
-        <Modal.Title id="conflict-title" as="h2">
-          {impossible ? 'Your change no longer fits' : 'Changed by two people at once'}
-        </Modal.Title>
-      </Modal.Header>
+    <>
+      <Header>Changed by two people at once</Header>
       <Modal.Body>
-        {impossible ? (
-          <>
-            <p>
-              {who} changed what “{conflict.what}” builds on. Everything else of yours is kept.
-            </p>
-            <ul>
-              {conflict.issues.map(({ message }) => (
-                <li key={message}>{message}</li>
-              ))}
-            </ul>
-          </>
-        ) : (
-          conflict.overlaps.map((overlap) => (
-            <Question
-              key={keyOf(overlap)}
-              session={session}
-              overlap={overlap}
-              who={who}
-              side={theirs.has(keyOf(overlap)) ? 'theirs' : 'mine'}
-              onChoose={(side) => choose(overlap, side)}
-            />
-          ))
-        )}
+        {conflict.overlaps.map((overlap) => (
+          <Question
+            key={keyOf(overlap)}
+            session={session}
+            overlap={overlap}
+            who={who}
+            side={theirs.has(keyOf(overlap)) ? 'theirs' : 'mine'}
+            onChoose={(side) => choose(overlap, side)}
+          />
+        ))}
       </Modal.Body>
       <Modal.Footer>
+        <button
+          type="button"
+          className="btn btn-plain"
+          onClick={() => onAside(`${who} changed the same, and you took theirs for now.`)}
+        >
+          Decide later
+        </button>
         <button type="button" className="btn btn-now" onClick={go} autoFocus>
-          {impossible ? 'Leave my change out' : 'Go on'}
+          Go on
         </button>
       </Modal.Footer>
-    </Modal>
+    </>
+  );
+}
+
+/** What a change needs is gone: it is brought back, or the change is put aside. Nothing typed is thrown away. */
+function NoLongerFits({ session, conflict, who, onAside }: PartProps) {
+  const dispatch = useAppDispatch();
+  const { key, seen, what, issues, bringBack } = conflict;
+  const reason = issues.map(({ message }) => message).join('; ');
+  return (
+    <>
+      <Header>Your change no longer fits</Header>
+      <Modal.Body>
+        <p>
+          You changed “{what}”. {who} removed something that it needs:
+        </p>
+        <ul>
+          {issues.map(({ message }) => (
+            <li key={message}>{message}</li>
+          ))}
+        </ul>
+        <p className="mb-0">Everything else of yours is saved.</p>
+      </Modal.Body>
+      <Modal.Footer>
+        <button
+          type="button"
+          className={`btn ${bringBack ? 'btn-plain' : 'btn-now'}`}
+          onClick={() => onAside(`${who} removed what it needs: ${reason}.`)}
+          autoFocus={!bringBack}
+        >
+          Put my change aside
+        </button>
+        {bringBack && (
+          <button
+            type="button"
+            className="btn btn-now"
+            onClick={() => dispatch(answerWithBoth(session.address, { key, seen }))}
+            autoFocus
+          >
+            Bring it back with my change
+          </button>
+        )}
+      </Modal.Footer>
+    </>
+  );
+}
+
+function Header({ children }: { children: string }) {
+  return (
+    <Modal.Header>
+      <Modal.Title id="conflict-title" as="h2">
+        {children}
+      </Modal.Title>
+    </Modal.Header>
   );
 }
 
 interface QuestionProps {
-  session: Session;
+  session: OpenDocument;
   overlap: FieldOverlap;
   who: string;
   side: 'mine' | 'theirs';
@@ -76,7 +144,7 @@ interface QuestionProps {
 
 function Question({ session, overlap, who, side, onChoose }: QuestionProps) {
   const document = session.server!;
-  const what = describeField(document, overlap);
+  const what = describeField(session.shown ?? document, overlap);
   const words = (value: unknown) => describeValue(document, overlap, value);
   return (
     <div className={styles['conflict-question']}>

@@ -9,6 +9,7 @@ import { z } from 'zod';
 import { mapAddress } from '../components/addresses.ts';
 import { BookSystems } from '../components/book/BookSystems.tsx';
 import { FileIssues } from '../components/FileIssues.tsx';
+import { RemovedDialog } from '../components/RemovedDialog.tsx';
 import { type FileRefusal, readMapFile } from '../components/readMapFile.ts';
 import { useTheme } from '../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../store/api.ts';
@@ -35,6 +36,7 @@ export function FirstMap() {
   const last = useAppSelector(selectMapId);
   const navigate = useNavigate();
   const [refused, setRefused] = useState<FileRefusal>();
+  const [showRemoved, setShowRemoved] = useState(false);
   const [chosen, setChosen] = useState<{ ids: ReadonlySet<string>; book?: GuardBook }>({ ids: new Set() });
   const form = useForm<z.infer<typeof NewMap>>({
     resolver: zodResolver(NewMap),
@@ -108,7 +110,11 @@ export function FirstMap() {
             aria-label="Map file"
             onChange={(event) => void openFile(event)}
           />
-        </label>
+        </label>{' '}
+        <button type="button" className="btn btn-plain" onClick={() => setShowRemoved(true)}>
+          Removed maps…
+        </button>
+        {showRemoved && <RemovedDialog onHide={() => setShowRemoved(false)} />}
         {refused && (
           <div className="hazard mt-2" role="alert">
             {refused.message}

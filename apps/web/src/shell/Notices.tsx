@@ -9,7 +9,7 @@ import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import styles from './shell.module.scss';
 
 /** What was just done, with the offer to take just that back for as long as it can be. */
-export function Notices() {
+export function Notices({ onAside }: { onAside?: () => void }) {
   const notice = useAppSelector(({ notices }) => notices.notice);
   const dispatch = useAppDispatch();
   if (!notice) return null;
@@ -18,6 +18,18 @@ export function Notices() {
       <span>{notice.text}</span>
       {notice.undo && <TakeBack undo={notice.undo} />}
       {notice.removed && <HaveBack address={notice.removed} />}
+      {notice.aside && onAside && (
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            dispatch(closeNotice());
+            onAside();
+          }}
+        >
+          Show it
+        </button>
+      )}
       <button
         type="button"
         className="btn-close btn-close-white"

@@ -1,7 +1,9 @@
-import { CircleHelp, Moon, Search, Sun } from 'lucide-react';
+import { Archive, CircleHelp, Moon, Search, Sun } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Navigate, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { RemovedDialog } from '../components/RemovedDialog.tsx';
 import { useTheme } from '../components/useTheme.ts';
 import { useListDocumentsQuery } from '../store/api.ts';
 import { selectAsking, selectEdited } from '../store/documents/documentsSlice.ts';
@@ -10,6 +12,8 @@ import { useDocument } from '../store/documents/useDocument.ts';
 import { selectMapId } from '../store/openMap.ts';
 import { setTheme, showMap } from '../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
+import { AsideDialog, useAside } from './AsideDialog.tsx';
+import { CannotAsk } from './CannotAsk.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { Finder } from './Finder.tsx';
 import { KeysHelp } from './KeysHelp.tsx';
@@ -30,6 +34,9 @@ export function Shell() {
   const place = useRef<HTMLElement>(null);
   const [help, setHelp] = useState(false);
   const [finding, setFinding] = useState(false);
+  const aside = useAside();
+  const [showAside, setShowAside] = useState(false);
+  const [removed, setRemoved] = useState(false);
 
   useHotkeys(
     PLACES.map(({ key }) => key),
@@ -75,6 +82,12 @@ export function Shell() {
           <Search size={18} aria-hidden />
           Find
         </button>
+        {aside.length > 0 && (
+          <button type="button" onClick={() => setShowAside(true)}>
+            <Archive size={18} aria-hidden />
+            Aside {aside.length}
+          </button>
+        )}
         <button type="button" onClick={() => setHelp(true)}>
           <CircleHelp size={18} aria-hidden />
           Keys
@@ -87,23 +100,42 @@ export function Shell() {
       <main className={styles.place} ref={place} tabIndex={-1}>
         {session?.state === 'missing' ? (
           <div className="teach">
-            <h1>{session.online ? 'This map cannot be opened' : 'The server cannot be reached'}</h1>
+            <h1>{session.online ? 'This map cannot be opened' : 'The server does not answer'}</h1>
             <p>
               {session.online
                 ? session.trouble
-                : 'The map is shown as soon as it can be. What you changed is kept.'}
+                : 'This device has no copy of the map yet. It opens when the server is back.'}
             </p>
-            <a href="/">Go to the maps there are</a>
+            {session.waiting.length > 0 && <p>Your changes to it are kept on this device.</p>}
+            <div className="d-flex gap-2">
+              {session.online && (
+                <button type="button" className="btn btn-plain" onClick={() => setRemoved(true)}>
+                  Was it removed?
+                </button>
+              )}
+              <a className="btn btn-plain" href="/">
+                Go to the maps there are
+              </a>
+            </div>
           </div>
         ) : (
           ready && session?.shown && <Outlet />
         )}
       </main>
-      <Notices />
+      <Notices onAside={() => setShowAside(true)} />
       {asking?.conflict && (
-        <ConflictDialog key={asking.conflict.key} session={asking} conflict={asking.conflict} />
+        <ErrorBoundary
+          key={asking.conflict.key}
+          fallbackRender={({ resetErrorBoundary }) => (
+            <CannotAsk session={asking} conflict={asking.conflict!} onDone={resetErrorBoundary} />
+          )}
+        >
+          <ConflictDialog session={asking} conflict={asking.conflict} />
+        </ErrorBoundary>
       )}
+      {showAside && <AsideDialog all={aside} onHide={() => setShowAside(false)} />}
       {finding && session?.shown && <Finder map={session.shown} onHide={() => setFinding(false)} />}
+      {removed && <RemovedDialog onHide={() => setRemoved(false)} />}
       <KeysHelp show={help && !finding} onHide={() => setHelp(false)} />
     </div>
   );

@@ -3,6 +3,7 @@ import {
   addressKey,
   addressOf,
   type CallOf,
+  type DocumentSummary,
   type FieldOverlap,
   type Issue,
   isText,
@@ -11,6 +12,7 @@ import {
   type RouteName,
 } from '@aftersquall/core';
 import { createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import type { Engine } from './documents/engine.ts';
 
 type Call<N extends RouteName> = CallOf<(typeof ROUTES)[N]>;
 type Answer<N extends RouteName> = AnswerOf<(typeof ROUTES)[N]>;
@@ -29,29 +31,50 @@ const request =
     };
   };
 
+const baseQuery = fetchBaseQuery({ baseUrl: '/' });
+
+/**
+ * Asks the server for a route of the contract once, without keeping the answer: for documents, which are kept as sessions.
+ * (As queries each answer stayed in the store for ever, and thousands of changes were sent more and more slowly.)
+ */
+export async function ask<N extends RouteName>(
+  name: N,
+  call: Call<N>,
+): Promise<{ data: Answer<N>; error?: undefined } | { data?: undefined; error: unknown }> {
+  const signal = new AbortController().signal;
+  const common = { signal, abort: () => undefined, dispatch: (() => undefined) as never };
+  const { data, error } = await baseQuery(
+    request(name)(call),
+    { ...common, getState: () => undefined, extra: undefined, endpoint: name, type: 'query' },
+    {},
+  );
+  return error ? { error } : { data: data as Answer<N> };
+}
+
 /** The server, by its contract. */
 export const api = createApi({
-  baseQuery: fetchBaseQuery({ baseUrl: '/' }),
+  baseQuery,
   tagTypes: ['Documents', 'History'],
   endpoints: (build) => ({
     listDocuments: build.query<Answer<'listDocuments'>, Call<'listDocuments'>>({
-      query: request('listDocuments'),
+      // Without the server the list is the one that this device saw last.
+      async queryFn(call, { extra }, _, ask) {
+        const { documents } = (extra as Pick<Engine, 'device'>).device;
+        const answer = await ask(request('listDocuments')(call));
+        const { kind } = call.params;
+        if (answer.data) {
+          void documents.keepList(kind, answer.data as DocumentSummary[]).catch(() => undefined);
+          return { data: answer.data as DocumentSummary[] };
+        }
+        const offline = answer.error?.status === 'FETCH_ERROR';
+        const kept = offline ? await documents.list(kind).catch(() => undefined) : undefined;
+        return kept ? { data: [...kept] } : { error: answer.error! };
+      },
       providesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
     }),
     createDocument: build.mutation<Answer<'createDocument'>, Call<'createDocument'>>({
       query: request('createDocument'),
       invalidatesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
-    }),
-    getDocument: build.query<Answer<'getDocument'>, Call<'getDocument'>>({
-      query: request('getDocument'),
-      keepUnusedDataFor: 0,
-    }),
-    changeDocument: build.mutation<Answer<'changeDocument'>, Call<'changeDocument'>>({
-      query: request('changeDocument'),
-    }),
-    listChanges: build.query<Answer<'listChanges'>, Call<'listChanges'>>({
-      query: request('listChanges'),
-      keepUnusedDataFor: 0,
     }),
     listHistory: build.query<Answer<'listHistory'>, Call<'listHistory'>>({
       query: request('listHistory'),
@@ -70,6 +93,11 @@ export const api = createApi({
       query: request('listRecords'),
       keepUnusedDataFor: 0,
     }),
+    listRemoved: build.query<Answer<'listRemoved'>, Call<'listRemoved'>>({
+      query: request('listRemoved'),
+      keepUnusedDataFor: 0,
+      providesTags: ['Documents'],
+    }),
     removeDocument: build.mutation<Answer<'removeDocument'>, Call<'removeDocument'>>({
       query: request('removeDocument'),
       invalidatesTags: (_, __, { params }) => [{ type: 'Documents', id: params.kind }],
@@ -84,6 +112,7 @@ export const api = createApi({
 export const {
   useListDocumentsQuery,
   useListHistoryQuery,
+  useListRemovedQuery,
   useListRecordsQuery,
   useGetRecallQuery,
   useSumPracticeQuery,
@@ -107,7 +136,7 @@ export function refusalOf(error: unknown): Refusal {
   const offline = status === 'FETCH_ERROR';
   return {
     status,
-    message: body.message ?? (offline ? 'The server cannot be reached.' : 'The server could not do that.'),
+    message: body.message ?? (offline ? 'The server does not answer.' : 'The server could not do that.'),
     issues: body.issues ?? [],
     overlaps: body.overlaps ?? [],
   };

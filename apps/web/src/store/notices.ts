@@ -6,8 +6,10 @@ export interface Notice {
   text: string;
   /** The change that it speaks of. */
   undo?: { address: DocumentAddress; key: string };
-  /** The document that was removed, to be had back. */
+  /** The document that was removed, to be given back. */
   removed?: DocumentAddress;
+  /** Leads to what was put aside. */
+  aside?: boolean;
 }
 
 const slice = createSlice({

@@ -1,5 +1,6 @@
 import { type Apparel, type Builds, CLUB_LEVEL, type PlayLevel } from '@aftersquall/core';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createListenerMiddleware, createSlice, type Middleware, type PayloadAction } from '@reduxjs/toolkit';
+import type { Cells } from '../device/cells.ts';
 
 export type Theme = 'light' | 'dark';
 /** How light it is where the class is run: ink on paper, or paper on ink. */
@@ -25,7 +26,8 @@ interface Settings {
   lastMap?: string | undefined;
 }
 
-const KEY = 'aftersquall.settings';
+/** The theme alone is in the browser's small store: it is wanted before the first paint. */
+const THEME = 'aftersquall.theme';
 /** So many are remembered. */
 const LATELY = 7;
 const defaults: Settings = {
@@ -39,17 +41,14 @@ const defaults: Settings = {
   lately: [],
 };
 
-function stored(): Settings {
-  try {
-    return { ...defaults, ...JSON.parse(localStorage.getItem(KEY) ?? '{}') };
-  } catch {
-    return defaults;
-  }
+function themeKept(): Theme | undefined {
+  const kept = typeof localStorage === 'undefined' ? undefined : localStorage.getItem(THEME);
+  return kept === 'dark' || kept === 'light' ? kept : undefined;
 }
 
 const slice = createSlice({
   name: 'settings',
-  initialState: stored,
+  initialState: (): Settings => ({ ...defaults, theme: themeKept() }),
   reducers: {
     setTheme(settings, { payload }: PayloadAction<Theme>) {
       settings.theme = payload;
@@ -81,6 +80,8 @@ const slice = createSlice({
     setRules(settings, { payload }: PayloadAction<string>) {
       settings.rules = payload;
     },
+    /** What the device kept, or another tab has set just now. */
+    takeSettings: (settings, { payload }: PayloadAction<Partial<Settings>>) => ({ ...settings, ...payload }),
   },
 });
 
@@ -96,9 +97,46 @@ export const {
   putAway,
   readAt,
   showMap,
+  takeSettings,
 } = slice.actions;
 
-/** Keeps the settings for the next visit. */
-export function keepSettings(value: Settings): void {
-  localStorage.setItem(KEY, JSON.stringify(value));
+const isKey = (key: string): key is keyof Settings => key in defaults || key === 'theme' || key === 'lastMap';
+
+/** What the device keeps of the settings; what it does not know of stays as it begins. */
+export function settingsOn(cells: Cells): Partial<Settings> {
+  const keys = [...Object.keys(defaults), 'lastMap'];
+  return Object.fromEntries(
+    keys.flatMap((key) => {
+      const value = cells.setting(key);
+      return value === undefined ? [] : [[key, value]];
+    }),
+  );
+}
+
+/** Patches each setting that an action has changed, and none of the others: another tab may have set those. */
+export function keepSettings(cells: Cells): Middleware {
+  const listener = createListenerMiddleware<{ settings: Settings }>();
+  listener.startListening({
+    predicate: (action, now, before) => now.settings !== before.settings && !takeSettings.match(action),
+    effect(_, { getState, getOriginalState }) {
+      const [now, before] = [getState().settings, getOriginalState().settings];
+      for (const key of Object.keys(now).filter(isKey)) {
+        if (now[key] === before[key]) continue;
+        if (key === 'theme') localStorage.setItem(THEME, now.theme!);
+        else cells.keepSetting(key, now[key]);
+      }
+    },
+  });
+  return listener.middleware;
+}
+
+/** Takes what other tabs set, as they set it. Gives what ends it. */
+export function hearSettings(cells: Cells, take: (changed: Partial<Settings>) => void): () => void {
+  const onStorage = ({ key }: StorageEvent) => key === THEME && take({ theme: themeKept() });
+  addEventListener('storage', onStorage);
+  const end = cells.hearSettings((key, value) => isKey(key) && take({ [key]: value }));
+  return () => {
+    removeEventListener('storage', onStorage);
+    end();
+  };
 }

@@ -1,19 +1,19 @@
 import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import { nanoid } from 'nanoid';
 import { useDispatch, useSelector } from 'react-redux';
+import { device } from '../device/device.ts';
 import { api } from './api.ts';
 import { classGoal } from './classGoal.ts';
 import { documents } from './documents/documentsSlice.ts';
 import type { Engine } from './documents/engine.ts';
-import { createOutbox } from './documents/outbox.ts';
 import { notices } from './notices.ts';
-import { settings } from './settings.ts';
+import { keepSettings, settings } from './settings.ts';
 import { whatIf } from './whatIf.ts';
 
 const theEngine = (): Engine => ({
-  outbox: createOutbox(),
-  newKey: () => crypto.randomUUID(),
-  sending: new Set(),
-  retries: new Map(),
+  device,
+  newKey: () => nanoid(16),
+  senders: new Map(),
 });
 
 /** A store of its own: the application has one, every test makes one. */
@@ -26,7 +26,9 @@ export const createStore = (engine: Engine = theEngine()) =>
         immutableCheck: false,
         serializableCheck: false,
         thunk: { extraArgument: engine },
-      }).concat(api.middleware),
+      })
+        .prepend(keepSettings(engine.device.cells))
+        .concat(api.middleware),
   });
 
 export type Store = ReturnType<typeof createStore>;

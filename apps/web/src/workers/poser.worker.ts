@@ -15,31 +15,21 @@ import {
   type View,
 } from '@aftersquall/core';
 import { expose } from 'comlink';
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-
-interface PosesSchema extends DBSchema {
-  records: { key: string; value: PoseRecord };
-  pictures: { key: string; value: PosePicture };
-}
+import { DATABASE, type Database, openDatabase } from '../device/db.ts';
 
 /** So many poses and so many pictures are kept on a device. */
 const MOST_KEPT = 4000;
 
 /** What was solved and drawn on this device; without it everything is solved again. */
-const opened: Promise<IDBPDatabase<PosesSchema> | undefined> = openDB<PosesSchema>('aftersquall-poses', 1, {
-  upgrade(database) {
-    database.createObjectStore('records');
-    database.createObjectStore('pictures');
-  },
-})
+const opened: Promise<Database | undefined> = openDatabase(DATABASE)
   .then(async (database) => {
-    await Promise.all((['records', 'pictures'] as const).map((store) => keepFew(database, store)));
+    await Promise.all((['poses', 'pictures'] as const).map((store) => keepFew(database, store)));
     return database;
   })
   .catch(() => undefined);
 
 /** Begins anew where more is kept than any map needs: what is asked for again comes from the server or is solved again. */
-async function keepFew(database: IDBPDatabase<PosesSchema>, store: 'records' | 'pictures'): Promise<void> {
+async function keepFew(database: Database, store: 'poses' | 'pictures'): Promise<void> {
   if ((await database.count(store)) > MOST_KEPT) await database.clear(store);
 }
 
@@ -59,12 +49,15 @@ async function ask<T>(route: 'findPoses' | 'keepPoses', body: unknown): Promise<
   }
 }
 
+/** A picture that finds no room is drawn again next time. */
+const noRoom = (): undefined => undefined;
+
 /** How each position was posed last: where its next pose begins while it is being changed. */
 const last = new Map<string, { position: Position; record: PoseRecord }>();
 
 /** A pose that is known, on this device or on the server. */
 async function knownPose(key: string): Promise<{ own?: PoseRecord; found?: PoseRecord; there: boolean }> {
-  const own = await (await opened)?.get('records', key);
+  const own = await (await opened)?.get('poses', key);
   if (own) return { own, there: true };
   const answer = await ask<{ poses: Record<string, PoseRecord> }>('findPoses', { keys: [key] });
   const found = answer?.poses[key];
@@ -84,7 +77,7 @@ async function keptOrSolved(position: Position): Promise<PoseRecord> {
   if (own) return own;
   const record = found ?? solvePose(position);
   const database = await opened;
-  await database?.put('records', record, key);
+  await database?.put('poses', record, key).catch(noRoom);
   if (there && !found) void ask('keepPoses', { poses: { [key]: record } });
   return record;
 }
@@ -109,7 +102,7 @@ const poser = {
     const known = name ? await database?.get('pictures', name) : undefined;
     if (known) return known;
     const picture = drawPose(position, await recordOf(position), { ...size, view });
-    if (name) await database?.put('pictures', picture, name);
+    if (name) await database?.put('pictures', picture, name).catch(noRoom);
     return picture;
   },
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ChangeSchema } from '../documents/change.ts';
 import { WEIGHING_SHEETS } from '../formats/weighingSheet.ts';
 import { PoseRecordSchema } from '../model/poseRecord.ts';
 import { PracticeFilterSchema, PracticeSchema, RecallPastSchema } from '../model/practice.ts';
@@ -6,7 +7,6 @@ import { PracticeRecordSchema, RecordKeySchema } from '../model/practiceRecord.t
 import { IdSchema, NameSchema } from '../model/primitives.ts';
 import { WhatIfSchema } from '../model/scenario.ts';
 import { defineRoute } from './route.ts';
-import { ChangeSchema } from '../documents/change.ts';
 import {
   ChangesPageSchema,
   DocumentAddressSchema,

@@ -32,7 +32,11 @@ export const changesOfOthers = (
   );
 
 /** Fields with the value that each side gives them. */
-export const withValues = (fields: readonly Field[], theirs: AnyDocument, mine: AnyDocument): FieldOverlap[] =>
+export const withValues = (
+  fields: readonly Field[],
+  theirs: AnyDocument,
+  mine: AnyDocument,
+): FieldOverlap[] =>
   fields.map((field) => ({ ...field, theirs: fieldValue(theirs, field), mine: fieldValue(mine, field) }));
 
 /**

@@ -81,7 +81,9 @@ describe('a field in words', () => {
     expect(describeField(map, { kind: 'position', id: 'gone', path: [] })).toBe('position');
   });
 
-  it.each(DOCUMENT_KIND_NAMES)('has words for whatever a change of a %s touches, before and after', (kind) => {
+  it.each(
+    DOCUMENT_KIND_NAMES,
+  )('has words for whatever a change of a %s touches, before and after', (kind) => {
     fc.assert(
       fc.property(DOCUMENTS[kind], steps('mine', 1), (document, [step]) => {
         const command = commandFor(kind, document, step!);

@@ -186,7 +186,8 @@ describe.each(DOCUMENT_KIND_NAMES)('of a %s a removal', (kind) => {
             const dangling = badReferences(back(gone)).map(({ path }) => path.slice(2));
             const without = dangling.reduceRight<unknown>(withoutItem, gone);
             const stands =
-              schema.safeParse(without).success && badReferences(back(without as { id: string })).length === 0;
+              schema.safeParse(without).success &&
+              badReferences(back(without as { id: string })).length === 0;
             expect(stands, `${other} ${gone.id} without ${name} ${removed.id}`).toBe(false);
           }
         }

@@ -6,8 +6,15 @@ export const IdSchema = z
   .regex(/^[A-Za-z0-9][A-Za-z0-9_-]*$/, 'use letters, digits, - and _ only, starting with a letter or digit')
   .max(80, 'at most 80 characters');
 
-export const NameSchema = z.string().trim().min(1, 'give it a name').max(120, 'at most 120 characters');
-export const TextSchema = z.string().max(4000, 'at most 4000 characters');
+/** The most letters of a name, and of a text such as a note. */
+export const NAME_LIMIT = 120;
+export const TEXT_LIMIT = 4000;
+export const NameSchema = z
+  .string()
+  .trim()
+  .min(1, 'give it a name')
+  .max(NAME_LIMIT, `at most ${NAME_LIMIT} characters`);
+export const TextSchema = z.string().max(TEXT_LIMIT, `at most ${TEXT_LIMIT} characters`);
 export const SecondsSchema = z.number().min(0, 'seconds cannot be negative').max(3600, 'at most an hour');
 export const ChanceSchema = z
   .number()

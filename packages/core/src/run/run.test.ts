@@ -259,7 +259,9 @@ describe('what is recorded of a block', () => {
   });
 
   it('says of those that never ran that they were missed, once the class is over', () => {
-    const missed = recordsOf(records(inBlock(planned), planned + 1), 'block').filter(({ reached }) => !reached);
+    const missed = recordsOf(records(inBlock(planned), planned + 1), 'block').filter(
+      ({ reached }) => !reached,
+    );
     expect(missed.length).toBe(tuesday.blocks.length - 1);
     const still = inBlock(planned).slice(0, -1);
     expect(recordsOf(records(still, 30), 'block')).toEqual([]);

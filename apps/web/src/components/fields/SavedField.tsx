@@ -1,6 +1,7 @@
 import type { Issue } from '@aftersquall/core';
-import { type KeyboardEvent, useEffect, useId, useState } from 'react';
+import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
+import { useDraft } from './useDraft.tsx';
 
 interface Props {
   label: string;
@@ -12,11 +13,17 @@ interface Props {
   type?: 'text' | 'number';
   hideLabel?: boolean;
   unit?: string;
+  /** The most letters that the field takes: said while one comes near it. */
+  limit?: number;
 }
 
+/** The count of letters is shown from this share of the limit on. */
+const NEAR_LIMIT = 0.9;
+
 /**
- * A field that saves itself when one leaves it or presses Enter, so that closing the browser loses at most what
- * is being typed. What is refused stays in the field, with the reason under it; Escape gives the old text back.
+ * A field that saves itself: when one leaves it, presses Enter or Escape, goes elsewhere, or the page is hidden. What is
+ * typed is a draft on the device until then, and comes back after a crash. What is refused stays in the field, with the
+ * reason under it.
  */
 export function SavedField({
   label,
@@ -27,29 +34,50 @@ export function SavedField({
   type = 'text',
   hideLabel,
   unit,
+  limit,
 }: Props) {
   const id = useId();
-  const [text, setText] = useState(value);
+  const draft = useDraft(value, label);
+  const { text, dirty, theirs, restored } = draft;
   const [trouble, setTrouble] = useState('');
-  useEffect(() => {
-    setText(value);
-    setTrouble('');
-  }, [value]);
+  /** What was refused is not sent again until it is another text. */
+  const refused = useRef<string>(undefined);
 
   const save = () => {
-    if (text === value) {
-      setTrouble('');
-      return;
-    }
+    if (!dirty) return setTrouble('');
+    if (refused.current === text) return;
     const wrong = onSave(text);
-    setTrouble(typeof wrong === 'string' ? wrong : (wrong ?? []).map((issue) => issue.message).join('; '));
+    const words = typeof wrong === 'string' ? wrong : (wrong ?? []).map((issue) => issue.message).join('; ');
+    refused.current = words ? text : undefined;
+    setTrouble(words);
+    if (!words) draft.settle(text);
+  };
+  /** Only what was typed here and now is saved when the field goes. */
+  const typed = useRef(false);
+  const latest = useRef(save);
+  latest.current = save;
+  useEffect(() => {
+    const onHidden = () => document.visibilityState === 'hidden' && latest.current();
+    const onLeave = () => latest.current();
+    document.addEventListener('visibilitychange', onHidden);
+    addEventListener('pagehide', onLeave);
+    return () => {
+      document.removeEventListener('visibilitychange', onHidden);
+      removeEventListener('pagehide', onLeave);
+      // Closed, or gone elsewhere: what was typed becomes a change.
+      if (typed.current) latest.current();
+    };
+  }, []);
+  const giveUp = () => {
+    refused.current = undefined;
+    setTrouble('');
+    draft.settle();
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && !lines) save();
     if (event.key === 'Escape') {
       event.stopPropagation();
-      setText(value);
-      setTrouble('');
+      (event.target as HTMLElement).blur();
     }
   };
   const control = (
@@ -60,11 +88,15 @@ export function SavedField({
       value={text}
       placeholder={placeholder}
       isInvalid={Boolean(trouble)}
-      onChange={(event) => setText(event.target.value)}
+      onChange={(event) => {
+        typed.current = true;
+        draft.type(event.target.value);
+      }}
       onBlur={save}
       onKeyDown={onKeyDown}
     />
   );
+  const isLong = limit !== undefined && text.length > NEAR_LIMIT * limit;
   return (
     <Form.Group controlId={id} className="saved-field">
       <Form.Label visuallyHidden={Boolean(hideLabel)}>{label}</Form.Label>
@@ -76,7 +108,30 @@ export function SavedField({
       ) : (
         control
       )}
+      {isLong && (
+        <div className={`form-text ${text.length > limit ? 'hazard' : ''}`} aria-live="polite">
+          {text.length} of at most {limit} letters
+        </div>
+      )}
       {trouble && <div className="invalid-feedback d-block">{trouble}</div>}
+      {theirs !== undefined && (
+        <div className="form-text" role="status">
+          Somebody changed this to “{theirs}” meanwhile. Leave the field to save yours.
+        </div>
+      )}
+      {restored && !trouble && (
+        <div className="form-text" role="status">
+          You typed this before and it is not saved yet.{' '}
+          <button type="button" className="btn btn-link btn-sm p-0" onClick={save}>
+            Save it
+          </button>
+        </div>
+      )}
+      {(trouble || theirs !== undefined || restored) && (
+        <button type="button" className="btn btn-link btn-sm p-0" onClick={giveUp}>
+          Put back what is saved
+        </button>
+      )}
     </Form.Group>
   );
 }

@@ -24,6 +24,7 @@ import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
+import { PartScope } from '../../components/fields/useDraft.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
 import { SidesChoice } from '../../components/SidesChoice.tsx';
@@ -66,67 +67,69 @@ export function BlockPane({
   const { total, turns, work } = blockTime(block, plan);
   const shift = 'sides' in block ? work / (3 * block.sides) : work / 3;
   return (
-    <section className={styles['block-pane']} aria-label={block.title}>
-      <header>
-        <b className={styles.when}>{clock(start)}</b>
-        <span className="label-small">
-          {blockName(block.kind)}, {clock(total)}
-          {isDrilled(block) && block.links[0]?.mirrored && ', other side'}
-        </span>
-        {over && <span className="hazard small">over</span>}
-        {'hazards' in block && <Hazards tags={block.hazards} />}
-        <span className="ms-auto" />
-        <IconButton bare label={`Earlier: ${block.title}`} onClick={() => onMove(-1)}>
-          <ArrowLeft size={16} aria-hidden />
-        </IconButton>
-        <IconButton bare label={`Later: ${block.title}`} onClick={() => onMove(1)}>
-          <ArrowRight size={16} aria-hidden />
-        </IconButton>
-        {isDrilled(block) && (
-          <IconButton bare label={`Other side: ${block.title}`} onClick={() => onChange(turnBlock(block))}>
-            <FlipHorizontal2 size={16} aria-hidden />
+    <PartScope part={`block/${block.id}`}>
+      <section className={styles['block-pane']} aria-label={block.title}>
+        <header>
+          <b className={styles.when}>{clock(start)}</b>
+          <span className="label-small">
+            {blockName(block.kind)}, {clock(total)}
+            {isDrilled(block) && block.links[0]?.mirrored && ', other side'}
+          </span>
+          {over && <span className="hazard small">over</span>}
+          {'hazards' in block && <Hazards tags={block.hazards} />}
+          <span className="ms-auto" />
+          <IconButton bare label={`Earlier: ${block.title}`} onClick={() => onMove(-1)}>
+            <ArrowLeft size={16} aria-hidden />
           </IconButton>
+          <IconButton bare label={`Later: ${block.title}`} onClick={() => onMove(1)}>
+            <ArrowRight size={16} aria-hidden />
+          </IconButton>
+          {isDrilled(block) && (
+            <IconButton bare label={`Other side: ${block.title}`} onClick={() => onChange(turnBlock(block))}>
+              <FlipHorizontal2 size={16} aria-hidden />
+            </IconButton>
+          )}
+          <IconButton bare label={`Duplicate: ${block.title}`} onClick={onDuplicate}>
+            <Copy size={16} aria-hidden />
+          </IconButton>
+          <IconButton bare label={`Split: ${block.title}`} disabled={!canSplit(block)} onClick={onSplit}>
+            <SquareSplitHorizontal size={16} aria-hidden />
+          </IconButton>
+          <TakeOut label={`Take out: ${block.title}`} onClick={onRemove} />
+        </header>
+        <SavedField label="Title" value={block.title} onSave={(title) => onChange({ ...block, title })} />
+        {block.why && <p className={styles.why}>{block.why}</p>}
+        {turns === 3 && (
+          <p className="soft small mb-1">
+            In the trio A works with B, B with C, C with A: one waits {clock(shift)} at a time.
+          </p>
         )}
-        <IconButton bare label={`Duplicate: ${block.title}`} onClick={onDuplicate}>
-          <Copy size={16} aria-hidden />
-        </IconButton>
-        <IconButton bare label={`Split: ${block.title}`} disabled={!canSplit(block)} onClick={onSplit}>
-          <SquareSplitHorizontal size={16} aria-hidden />
-        </IconButton>
-        <TakeOut label={`Take out: ${block.title}`} onClick={onRemove} />
-      </header>
-      <SavedField label="Title" value={block.title} onSave={(title) => onChange({ ...block, title })} />
-      {block.why && <p className={styles.why}>{block.why}</p>}
-      {turns === 3 && (
-        <p className="soft small mb-1">
-          In the trio A works with B, B with C, C with A: one waits {clock(shift)} at a time.
-        </p>
-      )}
-      {isDrilled(block) && <Drilled block={block} plan={plan} onChange={onChange} />}
-      {isPlayed(block) && <Played block={block} onChange={onChange} />}
-      {block.kind === 'move' && block.form === 'line' && (
-        <DownTheMat people={plan.people} seconds={block.seconds} />
-      )}
-      {'seconds' in block && (
-        <div className={`${styles['goal-line']} numbers`}>
+        {isDrilled(block) && <Drilled block={block} plan={plan} onChange={onChange} />}
+        {isPlayed(block) && <Played block={block} onChange={onChange} />}
+        {block.kind === 'move' && block.form === 'line' && (
+          <DownTheMat people={plan.people} seconds={block.seconds} />
+        )}
+        {'seconds' in block && (
+          <div className={`${styles['goal-line']} numbers`}>
+            <SavedField
+              label="Seconds"
+              type="number"
+              value={String(block.seconds)}
+              onSave={(text) => onChange({ ...block, seconds: readNumber(text) as number })}
+            />
+          </div>
+        )}
+        {barred && block.kind !== 'move' && (
           <SavedField
-            label="Seconds"
-            type="number"
-            value={String(block.seconds)}
-            onSave={(text) => onChange({ ...block, seconds: readNumber(text) as number })}
+            label="Barred by the rules of this class; done all the same because"
+            value={barred.override}
+            onSave={(override) => onChange({ ...block, override: override.trim() } as Block)}
           />
-        </div>
-      )}
-      {barred && block.kind !== 'move' && (
-        <SavedField
-          label="Barred by the rules of this class; done all the same because"
-          value={barred.override}
-          onSave={(override) => onChange({ ...block, override: override.trim() } as Block)}
-        />
-      )}
-      <Words block={block} onChange={onChange} />
-      {map && isDrilled(block) && <Score map={map} block={block} apparel={plan.apparel} />}
-    </section>
+        )}
+        <Words block={block} onChange={onChange} />
+        {map && isDrilled(block) && <Score map={map} block={block} apparel={plan.apparel} />}
+      </section>
+    </PartScope>
   );
 }
 

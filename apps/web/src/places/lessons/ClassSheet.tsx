@@ -38,6 +38,7 @@ import { flushSync } from 'react-dom';
 import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
+import { DraftScope } from '../../components/fields/useDraft.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { changeDocument } from '../../store/documents/engine.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
@@ -128,123 +129,127 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
     }
   };
   return (
-    <div className={styles['class-sheet']}>
-      <div className={styles['goal-line']}>
-        <div className={styles.wide}>
-          <SavedField label="Name" value={plan.name} onSave={(name) => changeHead('name', name)} />
-        </div>
-        <SavedField
-          label="Minutes"
-          type="number"
-          value={String(plan.minutes)}
-          onSave={(text) => changeHead('minutes', readNumber(text))}
-        />
-        <SavedField
-          label="People"
-          type="number"
-          value={String(plan.people)}
-          onSave={(text) => changeHead('people', readNumber(text))}
-        />
-        <SavedField
-          label="Change-over"
-          type="number"
-          unit="s"
-          value={String(plan.changeOverSeconds)}
-          onSave={(text) => changeHead('changeOverSeconds', readNumber(text))}
-        />
-        <ClassDay when={plan.when} onChange={(when) => changeHead('when', when)} />
-        <ApparelToggle
-          above="Apparel"
-          value={plan.apparel}
-          onChange={(apparel) => changeHead('apparel', apparel)}
-        />
-      </div>
-      {figured && plan.lesson && (
-        <LessonTree
-          map={figured}
-          plan={plan}
-          lesson={plan.lesson}
-          next={next}
-          busy={busy}
-          onChange={(changes) => void chooseAnew(plan.lesson!, changes)}
-        />
-      )}
-      <Total plan={plan} total={total} budget={budget} planned={planned} onCut={takeOut}>
-        <div className={styles.actions}>
-          <PrintChoice
-            onPrint={(next) => {
-              flushSync(() => setPaper(next));
-              print();
-            }}
+    <DraftScope value={`class/${plan.id}`}>
+      <div className={styles['class-sheet']}>
+        <div className={styles['goal-line']}>
+          <div className={styles.wide}>
+            <SavedField label="Name" value={plan.name} onSave={(name) => changeHead('name', name)} />
+          </div>
+          <SavedField
+            label="Minutes"
+            type="number"
+            value={String(plan.minutes)}
+            onSave={(text) => changeHead('minutes', readNumber(text))}
           />
-          <button
-            type="button"
-            className="btn btn-sm btn-plain"
-            onClick={() => saveFile(`${plan.id}.md`, printClass(plan, barred), 'text/markdown;charset=utf-8')}
-          >
-            <FileDown size={14} aria-hidden /> Markdown
-          </button>
-          <button type="button" className="btn btn-sm btn-plain" onClick={() => void onRemove(plan)}>
-            <Trash2 size={14} aria-hidden /> Remove
-          </button>
+          <SavedField
+            label="People"
+            type="number"
+            value={String(plan.people)}
+            onSave={(text) => changeHead('people', readNumber(text))}
+          />
+          <SavedField
+            label="Change-over"
+            type="number"
+            unit="s"
+            value={String(plan.changeOverSeconds)}
+            onSave={(text) => changeHead('changeOverSeconds', readNumber(text))}
+          />
+          <ClassDay when={plan.when} onChange={(when) => changeHead('when', when)} />
+          <ApparelToggle
+            above="Apparel"
+            value={plan.apparel}
+            onChange={(apparel) => changeHead('apparel', apparel)}
+          />
         </div>
-      </Total>
-      <Barred barred={barred} rules={lessonRulesWords(asked)} onOpen={setPicked} />
-      {map && (
-        <Changed
-          map={map}
-          plan={plan}
-          onRenew={() =>
-            change(
-              diffDocuments(plan, { ...plan, blocks: renewLinks(map, plan.blocks) }, 'as the map has it'),
-            )
-          }
-        />
-      )}
-      {plan.blocks.length > 0 && (
-        <TimeLine
-          plan={plan}
-          open={block?.id}
-          onOpen={setPicked}
-          onMove={move}
-          onChange={(before, after) => change(edit('block', before, after))}
-          onKey={onKey}
-        />
-      )}
-      {block && (
-        <BlockPane
-          key={block.id}
-          map={map}
-          block={block}
-          barred={barred.find((one) => one.block.id === block.id)}
-          plan={plan}
-          start={start}
-          over={start + classSeconds({ ...plan, blocks: [block] }) > budget}
-          onChange={(after) => change(edit('block', block, after))}
-          onMove={(by) => move(block.id, at + by)}
-          onDuplicate={() => onKey(block, 'duplicate')}
-          onSplit={() => onKey(block, 'split')}
-          onRemove={() => takeOut(block)}
-        />
-      )}
-      {plan.blocks.length === 0 && (
-        <p>Nothing fits into {plan.minutes} minutes. Take more time or fewer goals.</p>
-      )}
-      <button
-        type="button"
-        className="btn btn-sm btn-plain"
-        onClick={() => {
-          const id = freshId('rest', taken);
-          const water: Block = { kind: 'rest', id, title: 'Water', note: '', why: '', seconds: 60 };
-          if (block) putAfter(block, water);
-          else change(put('block', water));
-        }}
-      >
-        <Droplets size={14} aria-hidden /> Add water
-      </button>
-      {map && plan.leftOver.length > 0 && <LeftOver map={map} ids={plan.leftOver} />}
-      <ClassPaper plan={plan} map={map} paper={paper} barred={barred} />
-    </div>
+        {figured && plan.lesson && (
+          <LessonTree
+            map={figured}
+            plan={plan}
+            lesson={plan.lesson}
+            next={next}
+            busy={busy}
+            onChange={(changes) => void chooseAnew(plan.lesson!, changes)}
+          />
+        )}
+        <Total plan={plan} total={total} budget={budget} planned={planned} onCut={takeOut}>
+          <div className={styles.actions}>
+            <PrintChoice
+              onPrint={(next) => {
+                flushSync(() => setPaper(next));
+                print();
+              }}
+            />
+            <button
+              type="button"
+              className="btn btn-sm btn-plain"
+              onClick={() =>
+                saveFile(`${plan.id}.md`, printClass(plan, barred), 'text/markdown;charset=utf-8')
+              }
+            >
+              <FileDown size={14} aria-hidden /> Markdown
+            </button>
+            <button type="button" className="btn btn-sm btn-plain" onClick={() => void onRemove(plan)}>
+              <Trash2 size={14} aria-hidden /> Remove
+            </button>
+          </div>
+        </Total>
+        <Barred barred={barred} rules={lessonRulesWords(asked)} onOpen={setPicked} />
+        {map && (
+          <Changed
+            map={map}
+            plan={plan}
+            onRenew={() =>
+              change(
+                diffDocuments(plan, { ...plan, blocks: renewLinks(map, plan.blocks) }, 'as the map has it'),
+              )
+            }
+          />
+        )}
+        {plan.blocks.length > 0 && (
+          <TimeLine
+            plan={plan}
+            open={block?.id}
+            onOpen={setPicked}
+            onMove={move}
+            onChange={(before, after) => change(edit('block', before, after))}
+            onKey={onKey}
+          />
+        )}
+        {block && (
+          <BlockPane
+            key={block.id}
+            map={map}
+            block={block}
+            barred={barred.find((one) => one.block.id === block.id)}
+            plan={plan}
+            start={start}
+            over={start + classSeconds({ ...plan, blocks: [block] }) > budget}
+            onChange={(after) => change(edit('block', block, after))}
+            onMove={(by) => move(block.id, at + by)}
+            onDuplicate={() => onKey(block, 'duplicate')}
+            onSplit={() => onKey(block, 'split')}
+            onRemove={() => takeOut(block)}
+          />
+        )}
+        {plan.blocks.length === 0 && (
+          <p>Nothing fits into {plan.minutes} minutes. Take more time or fewer goals.</p>
+        )}
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          onClick={() => {
+            const id = freshId('rest', taken);
+            const water: Block = { kind: 'rest', id, title: 'Water', note: '', why: '', seconds: 60 };
+            if (block) putAfter(block, water);
+            else change(put('block', water));
+          }}
+        >
+          <Droplets size={14} aria-hidden /> Add water
+        </button>
+        {map && plan.leftOver.length > 0 && <LeftOver map={map} ids={plan.leftOver} />}
+        <ClassPaper plan={plan} map={map} paper={paper} barred={barred} />
+      </div>
+    </DraftScope>
   );
 }
 

@@ -23,7 +23,7 @@ import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../
 import { startGoal } from '../../store/classGoal.ts';
 import { byDay, headOf } from '../../store/classHead.ts';
 import { createFresh } from '../../store/documents/createFresh.ts';
-import { closeDocument } from '../../store/documents/documentsSlice.ts';
+import { forgetDocument } from '../../store/documents/engine.ts';
 import { useDocument, useEditedDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
 import { selectMap } from '../../store/openMap.ts';
@@ -121,7 +121,7 @@ export function LessonsPlace() {
       ),
     );
     if (refused) return;
-    dispatch(closeDocument(address));
+    dispatch(forgetDocument(address));
     navigate(classAddress());
   };
   /** Shows the form at once: what is typed next must not go into the class that was open. */

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { LineChanges } from '../../components/lines/LineChanges.tsx';
 import { LinesEditor } from '../../components/lines/LinesEditor.tsx';
 import { LineTrouble } from '../../components/lines/LineTrouble.tsx';
+import { device } from '../../device/device.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import styles from './log.module.scss';
@@ -17,18 +18,20 @@ interface Props {
 }
 export type Trial = Omit<RecordOf<'trial'>, 'key' | 'at' | 'date' | 'map' | 'session'>;
 
+/** Where the lines of a session are kept until they are counted. */
+export const rollDraft = (session: string): string => `session/${session}/roll`;
+
 /**
  * A roll or a match as lines, a try each, with completion: what the map does not have is listed as one types, and added
  * when the tries are kept; one undo takes it out again.
  */
 export function RollForm({ map, session, trial, onTries }: Props) {
   const dispatch = useAppDispatch();
-  const draft = `aftersquall.roll.${session}`;
-  const [text, setText] = useState(() => localStorage.getItem(draft) ?? '');
+  const draft = rollDraft(session);
+  const [text, setText] = useState(() => device.cells.draft(draft)?.text ?? '');
   // Kept before it is read: what is typed outlives whatever its reading does.
   const type = (next: string) => {
-    if (next) localStorage.setItem(draft, next);
-    else localStorage.removeItem(draft);
+    device.cells.keepDraft(draft, next ? { text: next, from: '', at: Date.now() } : undefined);
     setText(next);
   };
   const read = useMemo(() => readRoll(map, text), [map, text]);

@@ -1,4 +1,5 @@
 import {
+  athletesOf,
   type Club,
   type Command,
   type GuardMap,
@@ -9,6 +10,7 @@ import {
 } from '@aftersquall/core';
 import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
+import { DraftScope, useDraft } from '../../components/fields/useDraft.tsx';
 import { NewAthlete } from '../../components/NewAthlete.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
 import { useListRecordsQuery } from '../../store/api.ts';
@@ -61,17 +63,10 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
     );
   const at = { map: map.id, session, date: head.date };
   const takeBack = (record: PracticeRecord) => keep([newRecord(at, { kind: 'void', voids: record.key })]);
-  const flip = (athlete: { id: string; alias: string }) => {
-    const there = head.athletes.some(({ id }) => id === athlete.id);
-    const { key, at: _, date: __, map: ___, session: ____, ...rest } = head;
-    const athletes = there
-      ? head.athletes.filter(({ id }) => id !== athlete.id)
-      : [...head.athletes, { id: athlete.id, alias: athlete.alias }];
-    void keep([
-      newRecord(at, { kind: 'void', voids: key }),
-      newRecord(at, { ...rest, athletes, people: Math.max(1, athletes.length) }),
-    ]);
-  };
+  const present = athletesOf(head, recordsOf(records, 'attended'));
+  // A tick is a record of its own: two quick ones are two.
+  const flip = ({ id, alias }: { id: string; alias: string }, there: boolean) =>
+    void keep([newRecord(at, { kind: 'attended', athlete: { id, alias }, there })]);
   return (
     <section className={styles.sheet} aria-label="Record of the class">
       <h2>
@@ -80,20 +75,20 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
       {club && (
         <div className="chip-field" role="group" aria-label="Who was there">
           {club.athletes.map((athlete) => {
-            const there = head.athletes.some(({ id }) => id === athlete.id);
+            const there = present.some(({ id }) => id === athlete.id);
             return (
               <button
                 key={athlete.id}
                 type="button"
                 className={`chip ${there ? 'on' : ''}`}
                 aria-pressed={there}
-                onClick={() => flip(athlete)}
+                onClick={() => flip(athlete, !there)}
               >
                 {athlete.alias}
               </button>
             );
           })}
-          <NewAthlete club={club} onChange={onClub} onAdded={flip} />
+          <NewAthlete club={club} onChange={onClub} onAdded={(athlete) => flip(athlete, true)} />
         </div>
       )}
       <SessionBlocks
@@ -104,7 +99,7 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
       <TryForm
         map={map}
         club={club}
-        present={head.athletes}
+        present={present}
         session={session}
         onTries={(given) => void keep(given.map((one) => newRecord(at, one)))}
       />
@@ -142,7 +137,9 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
           <TakeOut label={`Take back: ${note.text}`} onClick={() => void takeBack(note)} />
         </p>
       ))}
-      <NoteForm onNote={(text) => void keep([newRecord(at, { kind: 'note', text })])} />
+      <DraftScope value={`session/${session}`}>
+        <NoteForm onNote={(text) => void keep([newRecord(at, { kind: 'note', text })])} />
+      </DraftScope>
       <button
         type="button"
         className="btn btn-sm btn-plain mt-2"
@@ -172,11 +169,11 @@ function corrected({ key, at, ...block }: RecordOf<'block'>, reps: number): Prac
 }
 
 function NoteForm({ onNote }: { onNote: (text: string) => void }) {
-  const [text, setText] = useState('');
+  const { text, type, settle } = useDraft('', 'note');
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (text.trim()) onNote(text.trim());
-    setText('');
+    settle('');
   };
   return (
     <form onSubmit={submit} className={styles.try}>
@@ -186,7 +183,7 @@ function NoteForm({ onNote }: { onNote: (text: string) => void }) {
         placeholder="what is to be remembered"
         value={text}
         maxLength={2000}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => type(event.target.value)}
       />
       <button type="submit" className="btn btn-plain">
         Note it

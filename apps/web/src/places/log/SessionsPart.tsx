@@ -1,7 +1,8 @@
 import type { Club, Command, Issue } from '@aftersquall/core';
 import { Plus } from 'lucide-react';
 import { clock } from '../../components/clock.ts';
-import { deviceName, newKey, newRecord } from '../../store/records/newRecord.ts';
+import { device } from '../../device/device.ts';
+import { newKey, newRecord } from '../../store/records/newRecord.ts';
 import { keepAndSend } from '../../store/records/records.ts';
 import styles from './log.module.scss';
 import type { LogPartProps } from './logPart.ts';
@@ -28,7 +29,7 @@ export function SessionsPart({ map, practice, date, again, club, onClub, open, o
           people: Math.max(1, club?.athletes.length ?? 1),
           minutes: 0,
           athletes: [],
-          device: deviceName(),
+          device: device.name(),
         },
       ),
     ]);

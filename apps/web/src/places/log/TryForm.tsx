@@ -5,9 +5,10 @@ import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
+import { device } from '../../device/device.ts';
 import styles from './log.module.scss';
 import { lineOf } from './logPart.ts';
-import { RollForm, type Trial } from './RollForm.tsx';
+import { RollForm, rollDraft, type Trial } from './RollForm.tsx';
 
 /** So many answers are offered. */
 const MOST = 7;
@@ -105,7 +106,7 @@ export function TryForm({ map, club, present, session, onTries }: Props) {
           Did not
         </button>
       </div>
-      <details open={Boolean(localStorage.getItem(`aftersquall.roll.${session}`))}>
+      <details open={device.cells.draft(rollDraft(session)) !== undefined}>
         <summary>A whole roll or match, line by line</summary>
         <RollForm map={map} session={session} trial={trial} onTries={onTries} />
       </details>

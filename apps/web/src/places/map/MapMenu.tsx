@@ -15,11 +15,12 @@ import { useNavigate } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { FileIssues } from '../../components/FileIssues.tsx';
 import { NameDialog } from '../../components/NameDialog.tsx';
+import { RemovedDialog } from '../../components/RemovedDialog.tsx';
 import { type FileRefusal, readMapFile } from '../../components/readMapFile.ts';
 import { saveFile } from '../../components/saveFile.ts';
 import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
 import { createFresh } from '../../store/documents/createFresh.ts';
-import { closeDocument } from '../../store/documents/documentsSlice.ts';
+import { forgetDocument } from '../../store/documents/engine.ts';
 import { notify } from '../../store/notices.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
@@ -47,6 +48,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
   const bookFile = useRef<HTMLInputElement>(null);
   const [book, setBook] = useState<BookFile[]>();
   const [adding, setAdding] = useState(false);
+  const [showRemoved, setShowRemoved] = useState(false);
   const taken = maps.map(({ id }) => id);
 
   /** A map that is here already comes in beside it, never over it. */
@@ -80,8 +82,8 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
     const address = { kind: 'map' as const, id: map.id };
     const gone = await removeDocument({ params: address });
     if (gone.error) return setRefused({ file: map.name, ...refusalOf(gone.error) });
-    dispatch(notify({ text: `Removed the map “${map.name}”.`, removed: address }));
-    dispatch(closeDocument(address));
+    dispatch(notify({ text: `Removed the map “${map.name}”. It is kept for 30 days.`, removed: address }));
+    dispatch(forgetDocument(address));
     const next = maps.find(({ id }) => id !== map.id);
     navigate(next ? mapAddress(next.id) : '/');
   };
@@ -127,6 +129,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
             Export as GraphML
           </Dropdown.Item>
           <Dropdown.Divider />
+          <Dropdown.Item onClick={() => setShowRemoved(true)}>Removed maps and classes…</Dropdown.Item>
           <Dropdown.Item onClick={() => void remove()}>Remove this map</Dropdown.Item>
         </Dropdown.Menu>
       </Dropdown>
@@ -147,6 +150,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
         aria-label="Guard book files"
         onChange={(event) => void readBook(event)}
       />
+      {showRemoved && <RemovedDialog onHide={() => setShowRemoved(false)} />}
       {adding && <AddFromBook map={map} onHide={() => setAdding(false)} />}
       {book && <BookDialog map={map} files={book} onHide={() => setBook(undefined)} />}
       {asking && (

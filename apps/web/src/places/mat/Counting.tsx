@@ -11,24 +11,26 @@ import {
 import { Check, Undo2, X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { useDraft } from '../../components/fields/useDraft.tsx';
 import { newRecord } from '../../store/records/newRecord.ts';
 import { keepRecords } from '../../store/records/records.ts';
 import { faultsIn, triedIn } from './countable.ts';
 import styles from './counting.module.scss';
-import type { KeptRun } from './useRun.ts';
+import { dayOf } from './dayOf.ts';
+import type { Run } from './useRun.ts';
 
 interface Props {
   plan: ClassPlan;
   map: GuardMap | undefined;
-  kept: KeptRun;
+  run: Run;
   block: Block;
   /** What this device recorded of the class so far. */
   records: readonly PracticeRecord[];
 }
 
 /** What is seen is counted: faults at a tap each, whether a pair's try worked, a word of note; the last one is taken back. */
-export function Counting({ plan, map, kept, block, records }: Props) {
-  const at = { map: plan.map, session: kept.session, date: kept.date };
+export function Counting({ plan, map, run, block, records }: Props) {
+  const at = { map: plan.map, session: run.id, date: dayOf(run) };
   const links = triedIn(plan, block);
   const [chosen, setChosen] = useState(links[0]?.exchange ?? '');
   const planned = 'resistance' in block ? block.resistance : 'cooperative';
@@ -36,8 +38,8 @@ export function Counting({ plan, map, kept, block, records }: Props) {
   const [resistance, setResistance] = useState(planned);
   const resistances = [...new Set([planned, 'light', 'full'] as const)];
   const [who, setWho] = useState('');
-  const athlete = kept.here.find(({ id }) => id === who);
-  const [note, setNote] = useState('');
+  const athlete = run.here.find(({ id }) => id === who);
+  const { text: note, type: setNote, settle: endNote } = useDraft('', 'note');
   const keep = (given: Parameters<typeof newRecord>[1]) => void keepRecords([newRecord(at, given)]);
   const faults = recordsOf(records, 'fault');
   const counted = ({ id, fault }: SeenFault) =>
@@ -65,7 +67,7 @@ export function Counting({ plan, map, kept, block, records }: Props) {
   const addNote = (event: FormEvent) => {
     event.preventDefault();
     if (note.trim()) keep({ kind: 'note', text: note.trim() });
-    setNote('');
+    endNote('');
   };
   return (
     <section className={styles.counting} aria-label="Count what is seen">
@@ -99,7 +101,7 @@ export function Counting({ plan, map, kept, block, records }: Props) {
               ))}
             </select>
           )}
-          {kept.here.length > 0 && (
+          {run.here.length > 0 && (
             <select
               className={styles.who}
               aria-label="Who tried"
@@ -107,7 +109,7 @@ export function Counting({ plan, map, kept, block, records }: Props) {
               onChange={(event) => setWho(event.target.value)}
             >
               <option value="">anybody</option>
-              {kept.here.map(({ id, alias }) => (
+              {run.here.map(({ id, alias }) => (
                 <option key={id} value={id}>
                   {alias}
                 </option>

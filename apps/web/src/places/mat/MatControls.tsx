@@ -37,7 +37,7 @@ export function MatControls({ run, counting, onCounting }: Props) {
   const dispatch = useAppDispatch();
   const hall = useAppSelector(({ settings }) => settings.hall);
   const { plan } = run;
-  const { here } = run.kept;
+  const { here } = run;
   const [loud, setLoud] = useState(loudness);
   useLayer(open !== undefined, () => setOpen(undefined));
   const turnLoud = () => {
@@ -58,8 +58,8 @@ export function MatControls({ run, counting, onCounting }: Props) {
           <button type="button" onClick={go(run.end)}>
             <Square aria-hidden /> End the class here
           </button>
-          {plan.blocks.map((block, i) => (
-            <button key={block.id} type="button" onClick={go(() => run.jump(i))}>
+          {plan.blocks.map((block) => (
+            <button key={block.id} type="button" onClick={go(() => run.jump(block.id))}>
               {block.title}
             </button>
           ))}

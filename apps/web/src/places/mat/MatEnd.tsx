@@ -2,15 +2,17 @@ import {
   type ClassPlan,
   faultTrends,
   type PracticeRecord,
+  plannedSeconds,
   practiceOf,
   recordsOf,
+  wasReached,
   weekOf,
 } from '@aftersquall/core';
 import { RotateCcw } from 'lucide-react';
 import { Link } from 'react-router';
 import { logAddress } from '../../components/addresses.ts';
 import { clock } from '../../components/clock.ts';
-import { plannedOf, ranOf, wasReached } from './blockRecords.ts';
+import { dayOf } from './dayOf.ts';
 import styles from './mat.module.scss';
 import type { Run } from './useRun.ts';
 
@@ -22,19 +24,18 @@ interface Props {
 
 /** What was reached and what was not, what was counted, and where to finish the record. */
 export function MatEnd({ plan, run, records }: Props) {
-  const planned = plannedOf(plan);
-  const ran = ranOf(run);
-  const blocks = plan.blocks.map((block, i) => ({
+  const planned = plannedSeconds(plan);
+  const { ran } = run.state;
+  const blocks = plan.blocks.map((block) => ({
     block,
-    ran: ran.get(i) ?? 0,
-    reached: wasReached(planned[i]!, ran.get(i) ?? 0),
+    reached: wasReached(planned.get(block.id)!, ran.get(block.id) ?? 0),
   }));
   const missed = blocks.filter(({ reached }) => !reached);
   const held = missed.length < blocks.length;
   // What was begun by mistake was not held: nothing of it is carried over.
   const carried = held ? missed.filter(({ block }) => 'links' in block) : [];
   const practice = practiceOf(records, { map: plan.map });
-  const faults = faultTrends(practice, [weekOf(run.kept.date)]).slice(0, 3);
+  const faults = faultTrends(practice, [weekOf(dayOf(run))]).slice(0, 3);
   const trials = recordsOf(records, 'trial');
   return (
     <div className={`${styles.now} ${styles.done}`}>
@@ -68,7 +69,7 @@ export function MatEnd({ plan, run, records }: Props) {
         </p>
       )}
       <p className={styles['end-links']}>
-        <Link to={`${logAddress}?session=${run.kept.session}`}>Finish the record in the Log</Link>
+        <Link to={`${logAddress}?session=${run.id}`}>Finish the record in the Log</Link>
         <button type="button" onClick={run.restart}>
           <RotateCcw aria-hidden /> Run it again
         </button>

@@ -3,6 +3,7 @@ import {
   blockLines,
   blockName,
   type ClassPlan,
+  type GuardMap,
   isDrilled,
   type Segment,
   segmentStart,
@@ -13,11 +14,12 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
 import { clock } from '../../components/clock.ts';
+import { DraftScope } from '../../components/fields/useDraft.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
 import { useTheme } from '../../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../../store/api.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
-import { useOnTheWay, useSessionRecords } from '../../store/records/records.ts';
+import { type OnTheWay, useOnTheWay, useSessionRecords } from '../../store/records/records.ts';
 import { setHall } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { BlockPicture } from './BlockPicture.tsx';
@@ -43,7 +45,7 @@ export function MatPlace() {
       trouble={
         session.online
           ? 'The class you asked for is not here any more.'
-          : 'The server cannot be reached; the class is shown once it is.'
+          : 'The server does not answer, and this tablet has no copy of the class yet.'
       }
     />
   );
@@ -83,13 +85,17 @@ function ChooseClass({ trouble }: { trouble?: string }) {
 
 function Running({ plan: planned }: { plan: ClassPlan }) {
   const run = useRun(planned);
+  const map = useDocument('map', planned.map)?.shown;
+  useRunRecords(map, run);
+  return run ? <OnTheMat run={run} map={map} /> : <main className={styles['mat-choose']} aria-busy />;
+}
+
+function OnTheMat({ run, map }: { run: Run; map: GuardMap | undefined }) {
   const { plan } = run;
-  const map = useDocument('map', plan.map)?.shown;
   const dispatch = useAppDispatch();
   const hall = useAppSelector(({ settings }) => settings.hall);
-  useRunRecords(map, run);
   useAwake(run.running);
-  const records = useSessionRecords(run.kept.session);
+  const records = useSessionRecords(run.id);
   const way = useOnTheWay();
   const [counting, setCounting] = useState(false);
   useHotkeys('space', run.toggle, { preventDefault: true });
@@ -115,11 +121,7 @@ function Running({ plan: planned }: { plan: ClassPlan }) {
         </Link>
         <span className={styles['class-name']}>{plan.name}</span>
         <span className={styles.waiting} role="status">
-          {way.refused
-            ? `Kept on this device, refused by the server: ${way.refused}`
-            : way.waiting > 0
-              ? `${way.waiting} kept on this device, waiting for the server`
-              : ''}
+          {waitingWords(way, run)}
         </span>
         <span className="spent">
           {clock(run.elapsed)} of {clock(run.total)}
@@ -134,14 +136,9 @@ function Running({ plan: planned }: { plan: ClassPlan }) {
             block={block}
             counting={
               counting && (
-                <Counting
-                  key={block.id}
-                  plan={plan}
-                  map={map}
-                  kept={run.kept}
-                  block={block}
-                  records={records}
-                />
+                <DraftScope value={`session/${run.id}`}>
+                  <Counting key={block.id} plan={plan} map={map} run={run} block={block} records={records} />
+                </DraftScope>
               )
             }
           />
@@ -149,11 +146,58 @@ function Running({ plan: planned }: { plan: ClassPlan }) {
       ) : (
         <MatEnd plan={plan} run={run} records={records} />
       )}
+      {run.edited && <EditedMeanwhile run={run} />}
+      {run.state.wentBack > 0 && !run.state.over && <ClockWentBack by={run.state.wentBack} />}
       <MatControls run={run} counting={counting} onCounting={() => setCounting(!counting)} />
       <div className={styles['progress-line']} aria-hidden>
         <i style={{ width: `${(run.elapsed / Math.max(1, run.total)) * 100}%` }} />
       </div>
     </main>
+  );
+}
+
+/** What this tablet keeps, and why. */
+function waitingWords({ waiting, trouble, unkept }: OnTheWay, run: Run): string {
+  if (unkept > 0 || run.unkept)
+    return 'This tablet has no room. Leave this page open until the class is over.';
+  if (waiting === 0) return '';
+  return trouble
+    ? `${waiting} kept on this tablet. ${trouble}`
+    : `${waiting} kept on this tablet, waiting for the server`;
+}
+
+/** The class was edited elsewhere while it runs: it runs on as it began until the coach takes the edited one over. */
+function EditedMeanwhile({ run }: { run: Run }) {
+  return (
+    <div className={styles.notice} role="status">
+      <span>Somebody changed this class. It runs on as it began.</span>
+      <button type="button" onClick={() => run.answerEdited(true)}>
+        Take the change over
+      </button>
+      <button type="button" onClick={() => run.answerEdited(false)}>
+        Run on as it began
+      </button>
+    </div>
+  );
+}
+
+const MINUTE_MS = 60_000;
+
+function ClockWentBack({ by }: { by: number }) {
+  const [closed, setClosed] = useState(false);
+  if (closed) return null;
+  const minutes = Math.round(by / MINUTE_MS);
+  return (
+    <div className={styles.notice} role="status">
+      <span>
+        This tablet’s clock went back by{' '}
+        {minutes >= 2 ? `${minutes} minutes` : `${Math.round(by / 1000)} seconds`}. The class goes on where it
+        was.
+      </span>
+      <button type="button" onClick={() => setClosed(true)}>
+        All right
+      </button>
+    </div>
   );
 }
 
@@ -176,7 +220,7 @@ function Now({ run, plan, segment, block, counting }: NowProps) {
   const pictured = plan.lesson && 'start' in block ? block.start.trim() : undefined;
   const lines = blockLines(block).filter(({ text }) => text !== pictured);
   const next = run.segments[run.now!.index + 1];
-  const swapped = run.kept.swapped.includes(segment.block);
+  const swapped = run.state.swapped.has(block.id);
   const otherSide = segment.turn > 0 && (segment.side !== 'first') !== swapped;
   const into = segment.seconds - run.now!.left;
   const call = callAt(block, segment, into);

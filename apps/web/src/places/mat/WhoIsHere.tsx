@@ -8,18 +8,11 @@ import type { Run } from './useRun.ts';
 /** Those of the club who are here, at a tap each; before the class begins it is reckoned for as many. */
 export function WhoIsHere({ run }: { run: Run }) {
   const { club, change } = useClub();
-  const { here } = run.kept;
+  const { here } = run;
   if (!club)
     return <p className={styles.jump}>The club cannot be read now: the class runs for {run.plan.people}.</p>;
   const odd = !run.begun && here.length > 1 && run.plan.people % 2 === 1;
   const isHere = (id: string) => here.some((one) => one.id === id);
-  const setHere = (ids: readonly string[]) => run.setHere(peopleOf(club, ids));
-  const flip = (id: string) =>
-    setHere(
-      isHere(id)
-        ? here.flatMap((one) => (one.id === id ? [] : [one.id]))
-        : [...here.map((one) => one.id), id],
-    );
   return (
     <div className={`${styles.jump} ${styles.here}`} role="group" aria-label="Who is here">
       <b>
@@ -34,7 +27,12 @@ export function WhoIsHere({ run }: { run: Run }) {
         </button>
       )}
       {club.groups.map(({ id, name, athletes }) => (
-        <button key={id} type="button" className={styles.whole} onClick={() => setHere(athletes)}>
+        <button
+          key={id}
+          type="button"
+          className={styles.whole}
+          onClick={() => run.setHere(peopleOf(club, athletes), true)}
+        >
           All of {name}
         </button>
       ))}
@@ -44,13 +42,17 @@ export function WhoIsHere({ run }: { run: Run }) {
           type="button"
           aria-pressed={isHere(id)}
           className={isHere(id) ? styles.on : ''}
-          onClick={() => flip(id)}
+          onClick={() => run.setHere([{ id, alias }], !isHere(id))}
         >
           {alias}
         </button>
       ))}
       <div className={styles.whole}>
-        <NewAthlete club={club} onChange={change} onAdded={(athlete) => run.setHere([...here, athlete])} />
+        <NewAthlete
+          club={club}
+          onChange={change}
+          onAdded={({ id, alias }) => run.setHere([{ id, alias }], true)}
+        />
       </div>
     </div>
   );

@@ -1,9 +1,10 @@
+import { device } from '../../device/device.ts';
+
 export type Ring = 'start' | 'change' | 'end' | 'warn' | 'call';
 
-/** How loud it is, 0 to 1, kept in the browser. */
-const LOUDNESS = 'aftersquall.loudness';
-export const loudness = (): number => Number(localStorage.getItem(LOUDNESS) ?? 1);
-export const setLoudness = (value: number): void => localStorage.setItem(LOUDNESS, String(value));
+/** How loud it is, 0 to 1, kept on this device. */
+export const loudness = (): number => device.cells.setting<number>('loudness') ?? 1;
+export const setLoudness = (value: number): void => device.cells.keepSetting('loudness', value);
 
 /** Something that can be heard at the edge of the mat. */
 export interface Bell {
@@ -76,6 +77,6 @@ function silentBell(): Bell {
 
 /** The bell this browser can give; silent where there is no sound or `aftersquall.bell` is set to `silent`. */
 export function createBell(): Bell {
-  const silent = localStorage.getItem('aftersquall.bell') === 'silent' || !('AudioContext' in window);
+  const silent = device.cells.setting('bell') === 'silent' || !('AudioContext' in window);
   return silent ? silentBell() : audibleBell(new AudioContext());
 }

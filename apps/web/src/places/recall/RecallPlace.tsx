@@ -4,13 +4,14 @@ import { type FormEvent, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { useTheme } from '../../components/useTheme.ts';
+import { device } from '../../device/device.ts';
 import { useGetRecallQuery } from '../../store/api.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
 import { newRecord, today } from '../../store/records/newRecord.ts';
 import { keepRecords, useOnTheWay } from '../../store/records/records.ts';
 import styles from './recall.module.scss';
 
-const ALIAS = 'aftersquall.alias';
+const ALIAS = 'alias';
 const CARDS = 10;
 
 /** The athletes' quiz: a picture, what top does, what now? No account: an alias. */
@@ -18,13 +19,13 @@ export function RecallPlace() {
   useTheme();
   const { mapId } = useParams();
   const session = useDocument('map', mapId);
-  const [alias, setAlias] = useState(() => localStorage.getItem(ALIAS) ?? '');
+  const [alias, setAlias] = useState(() => device.cells.setting<string>(ALIAS) ?? '');
   const [begun, setBegun] = useState(false);
   const map = session?.shown;
   const begin = (event: FormEvent) => {
     event.preventDefault();
     if (!alias.trim()) return;
-    localStorage.setItem(ALIAS, alias.trim());
+    device.cells.keepSetting(ALIAS, alias.trim());
     setBegun(true);
   };
   return (

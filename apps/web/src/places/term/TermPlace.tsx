@@ -13,7 +13,7 @@ import { LessonTabs } from '../../components/LessonTabs.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { saveFile } from '../../components/saveFile.ts';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
-import { api } from '../../store/api.ts';
+import { ask } from '../../store/api.ts';
 import { type DatedClass, nextOf } from '../../store/classHead.ts';
 import { changeDocument, openDocument } from '../../store/documents/engine.ts';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
@@ -71,14 +71,7 @@ export function TermPlace() {
   };
   const saveCalendar = async () => {
     const found = await Promise.all(
-      classes.map(({ id }) =>
-        dispatch(
-          api.endpoints.getDocument.initiate(
-            { params: { kind: 'class', id } },
-            { forceRefetch: true, subscribe: false },
-          ),
-        ),
-      ),
+      classes.map(({ id }) => ask('getDocument', { params: { kind: 'class', id } })),
     );
     const plans = found.flatMap(({ data: kept }) => (kept ? [kept.document as ClassPlan] : []));
     if (plans.length < classes.length) {

@@ -7,7 +7,7 @@ import {
 } from '@aftersquall/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { RootState } from '../store.ts';
-import type { Session } from './session.ts';
+import { type OpenDocument, type Session, viewOf } from './session.ts';
 
 interface Documents {
   /** Every document that was opened on this screen, by its address. */
@@ -41,13 +41,19 @@ export const { sessionChanged, closeDocument, editDocument } = slice.actions;
 
 export const selectSession =
   <K extends DocumentKindName>(kind: K, id: string | undefined) =>
-  (state: RootState): Session<DocumentOf<K> & AnyDocument> | undefined =>
-    id === undefined ? undefined : (state.documents.sessions[addressKey({ kind, id })] as never);
+  (state: RootState): OpenDocument<DocumentOf<K> & AnyDocument> | undefined => {
+    const session = id === undefined ? undefined : state.documents.sessions[addressKey({ kind, id })];
+    return session && (viewOf(session) as OpenDocument<never>);
+  };
 
 /** The session of the document that the screen edits. */
-export const selectEdited = ({ documents }: RootState): Session | undefined =>
-  documents.edited && documents.sessions[addressKey(documents.edited)];
+export const selectEdited = ({ documents }: RootState): OpenDocument | undefined => {
+  const session = documents.edited && documents.sessions[addressKey(documents.edited)];
+  return session && viewOf(session);
+};
 
 /** A document of which a change needs an answer, wherever one is at the moment. */
-export const selectAsking = ({ documents }: RootState): Session | undefined =>
-  Object.values(documents.sessions).find(({ conflict }) => conflict !== undefined);
+export const selectAsking = ({ documents }: RootState): OpenDocument | undefined =>
+  Object.values(documents.sessions)
+    .map((session) => viewOf(session))
+    .find(({ conflict }) => conflict !== undefined);

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { readFileSync } from 'node:fs';
 import {
+  applyCommand,
   ClassSchema,
   type Command,
   type GuardMap,
@@ -10,21 +11,27 @@ import {
   remove,
   setFields,
 } from '@aftersquall/core';
+import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { guardMap } from '../../../../../packages/core/src/test/arbitraries.ts';
+import { commandFor } from '../../../../../packages/core/src/test/documentEdits.ts';
+import { createDevice, type Device } from '../../device/device.ts';
+import { StandInServer } from '../../test/standInServer.ts';
 import { createStore } from '../store.ts';
 import { selectSession } from './documentsSlice.ts';
 import {
+  answer,
+  answerWithBoth,
   changeDocument,
   type Engine,
   hear,
+  hearDevice,
   openDocument,
+  putChangeAside,
   redoChange,
   send,
-  settle,
   undoChange,
 } from './engine.ts';
-import { FakeServer } from './fakeServer.ts';
-import { createOutbox, type Outbox } from './outbox.ts';
 import { reversible } from './session.ts';
 
 const demo = parseMapFile(
@@ -39,28 +46,30 @@ const setNote = (note: string): Command =>
 const rename = (id: string, name: string): Command =>
   setFields('position', id, [{ path: ['name'], value: name }]);
 
-let server: FakeServer;
+let server: StandInServer;
 let keys = 0;
-/** Outboxes are by device; every screen in these tests is one, unless it says otherwise. */
+/** Every screen in these tests is on a device of its own, unless it says otherwise. */
 let devices = 0;
+const newDevice = (): Device => createDevice(`device-${devices++}`);
+const running: Engine[] = [];
 
-const engineOn = (outbox: Outbox): Engine => ({
-  outbox,
-  newKey: () => `key-${keys++}-abcdef`,
-  sending: new Set(),
-  retries: new Map(),
-});
+function engineOn(device: Device): Engine {
+  const engine = { device, newKey: () => `key-${keys++}`, senders: new Map() };
+  running.push(engine);
+  return engine;
+}
 
 /** One screen: a store of its own, on a device. */
-function screen(outbox: Outbox = createOutbox(`device-${devices++}`)) {
-  const engine = engineOn(outbox);
+function screen(device: Device = newDevice()) {
+  const engine = engineOn(device);
   const store = createStore(engine);
   const session = () => selectSession('map', ADDRESS.id)(store.getState())!;
   const map = () => session().shown as GuardMap;
   return {
     session,
     map,
-    outbox,
+    device,
+    waits: async () => (await device.documents.waiting(ADDRESS)).length,
     exchange: () => map().exchanges.find(({ id }) => id === exchange.id)!,
     nameOf: (id: string) => map().positions.find((position) => position.id === id)?.name,
     open: () => store.dispatch(openDocument(ADDRESS)),
@@ -69,13 +78,22 @@ function screen(outbox: Outbox = createOutbox(`device-${devices++}`)) {
     undo: (key?: string) => store.dispatch(undoChange(ADDRESS, key)),
     redo: () => store.dispatch(redoChange(ADDRESS)),
     send: () => store.dispatch(send(ADDRESS)),
-    settle: (theirs: { kind: string; id: string; path: string[] }[]) =>
-      store.dispatch(settle(ADDRESS, theirs)),
+    /** Answers the open question: theirs in these fields. */
+    settle: (theirs: { kind: string; id: string; path: string[] }[], seen = session().conflict!.seen) =>
+      store.dispatch(answer(ADDRESS, { key: session().conflict!.key, seen, theirs })),
+    bringBack: () => {
+      const { key, seen } = session().conflict!;
+      store.dispatch(answerWithBoth(ADDRESS, { key, seen }));
+    },
+    putAside: () => store.dispatch(putChangeAside(ADDRESS, session().conflict!.key, 'later')),
+    hearDevice: () => store.dispatch(hearDevice('map/kelpwick')),
     hear: (made: MadeChange) => store.dispatch(hear({ type: 'change', data: { ...made, ...ADDRESS } })),
     online: () => store.dispatch(hear({ type: 'opened' })),
     /** Until nothing is on its way. */
     idle: async () => {
-      while (engine.sending.size > 0) await new Promise(setImmediate);
+      const isSending = () => [...engine.senders.values()].some((sender) => sender.state().is === 'sending');
+      do await new Promise(setImmediate);
+      while (isSending());
     },
     notice: () => store.getState().notices.notice,
     settled: () => vi.waitFor(() => expect(session().waiting).toEqual([])),
@@ -85,7 +103,7 @@ function screen(outbox: Outbox = createOutbox(`device-${devices++}`)) {
 type Screen = ReturnType<typeof screen>;
 
 beforeEach(() => {
-  server = new FakeServer(demo);
+  server = new StandInServer(demo);
   vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
   vi.stubGlobal('fetch', (input: Request | string, init?: RequestInit) =>
     server.fetch(input instanceof Request ? input : new Request(new URL(input, 'http://here'), init)),
@@ -99,10 +117,17 @@ beforeEach(() => {
     },
   );
 });
-afterEach(() => vi.unstubAllGlobals());
+afterEach(async () => {
+  // What still tries would ask whatever server the next test has.
+  for (const engine of running.splice(0)) {
+    for (const sender of engine.senders.values()) sender.stop();
+    await engine.device.db.inTurn(async () => undefined);
+  }
+  vi.unstubAllGlobals();
+});
 
-async function opened(outbox?: Outbox): Promise<Screen> {
-  const one = screen(outbox);
+async function opened(device?: Device): Promise<Screen> {
+  const one = screen(device);
   await one.open();
   return one;
 }
@@ -129,7 +154,7 @@ describe('an open document', () => {
     ]);
     mine.sameAsServer();
     expect(mine.session()).toMatchObject({ revision: 3, online: true });
-    expect(await mine.outbox.list(ADDRESS)).toEqual([]);
+    expect(await mine.waits()).toBe(0);
   });
 
   it('refuses what is bad, and nothing has happened; what changes nothing is not sent', async () => {
@@ -184,9 +209,9 @@ describe('an open document', () => {
       apparel: 'gi',
       blocks: [],
     });
-    server = new FakeServer(plan);
+    server = new StandInServer(plan);
     const address = { kind: 'class', id: 'monday' } as const;
-    const store = createStore(engineOn(createOutbox('class')));
+    const store = createStore(engineOn(newDevice()));
     await store.dispatch(openDocument(address));
     store.dispatch(
       changeDocument(
@@ -297,9 +322,59 @@ describe('two screens on one document', () => {
         { message: expect.stringContaining('x-guard') },
       ]),
     );
-    mine.settle([]);
+    mine.putAside();
     await mine.settled();
     expect(mine.nameOf('triangle')).toBe('Mine');
+    mine.sameAsServer();
+    // It is not thrown away.
+    expect(await mine.device.aside.all()).toMatchObject([
+      { what: 'change', why: 'later', address: 'map/kelpwick', item: { commands: [{ do: 'set' }] } },
+    ]);
+  });
+
+  it('bring back what one removed and the other changed, when they want both', async () => {
+    const moves = mine.map().moves.length;
+    server.cut = true;
+    mine.change(rename('x-guard', 'Mine'));
+    await vi.waitFor(() => expect(mine.session().online).toBe(false));
+    server.cut = false;
+    theirs.change(remove('position', 'x-guard'));
+    await theirs.settled();
+    mine.online();
+    await vi.waitFor(() => expect(mine.session().conflict?.bringBack).toBeDefined());
+    expect(mine.map().moves.length).toBeLessThan(moves);
+    mine.bringBack();
+    await mine.settled();
+    expect(mine.nameOf('x-guard')).toBe('Mine');
+    // And all that hung on it.
+    expect(mine.map().moves.length).toBe(moves);
+    mine.sameAsServer();
+  });
+
+  it('ask again when a third change arrives while the question is open', async () => {
+    const third = await opened();
+    server.cut = true;
+    mine.change(setChance(0.5));
+    await vi.waitFor(() => expect(mine.session().online).toBe(false));
+    server.cut = false;
+    theirs.change(setChance(0.44));
+    await theirs.settled();
+    mine.online();
+    await vi.waitFor(() => expect(mine.session().conflict).toBeDefined());
+    const { seen } = mine.session().conflict!;
+    third.online();
+    await vi.waitFor(() => expect(third.exchange().chance).toBe(0.44));
+    third.change(setChance(0.55));
+    await third.settled();
+    tell();
+    // The open question shows the third change, and the answer to the question before it does nothing.
+    expect(mine.session().conflict!.overlaps).toMatchObject([{ theirs: 0.55, mine: 0.5 }]);
+    mine.settle([], seen);
+    expect(mine.session().conflict).toBeDefined();
+    expect((server.document as GuardMap).exchanges[0]!.chance).toBe(0.55);
+    mine.settle([]);
+    await mine.settled();
+    expect((server.document as GuardMap).exchanges[0]!.chance).toBe(0.5);
     mine.sameAsServer();
   });
 
@@ -345,20 +420,20 @@ describe('without the server', () => {
     const before = await opened();
     server.cut = true;
     for (let i = 0; i < 10; i++) before.change(rename('triangle', `Name ${i}`));
-    await vi.waitFor(async () => expect(await before.outbox.list(ADDRESS)).toHaveLength(10));
+    await vi.waitFor(async () => expect(await before.waits()).toBe(10));
     // The first one did arrive; only its answer was lost.
     server.cut = false;
     server.deaf = true;
     await before.send();
     server.deaf = false;
     expect(server.made).toHaveLength(1);
-    const after = await opened(before.outbox);
+    const after = await opened(before.device);
     expect(after.nameOf('triangle')).toBe('Name 9');
     await after.settled();
     expect(server.made).toHaveLength(10);
     expect(new Set(server.made.map(({ key }) => key)).size).toBe(10);
     after.sameAsServer();
-    expect(await after.outbox.list(ADDRESS)).toEqual([]);
+    expect(await after.waits()).toBe(0);
   });
 
   it('asks about what others changed while the tab was closed, and about nothing else', async () => {
@@ -367,18 +442,21 @@ describe('without the server', () => {
     before.change(rename('x-guard', 'Mine'));
     before.change(setChance(0.11));
     before.change(setChance(0.12));
-    await vi.waitFor(async () => expect(await before.outbox.list(ADDRESS)).toHaveLength(3));
+    await vi.waitFor(async () => expect(await before.waits()).toBe(3));
     server.cut = false;
     const theirs = await opened();
     theirs.change(setChance(0.22));
     theirs.change(setNote('theirs'));
     await theirs.settled();
-    const after = await opened(before.outbox);
+    const after = await opened(before.device);
     await vi.waitFor(() => expect(after.session().conflict).toBeDefined());
     expect(after.session().conflict!.overlaps).toMatchObject([
-      { path: ['chance'], theirs: 0.22, mine: 0.11 },
+      { path: ['chance'], theirs: 0.22, mine: 0.12 },
     ]);
-    expect((server.document as GuardMap).positions.find(({ id }) => id === 'x-guard')!.name).toBe('Mine');
+    // What meets nobody is sent without waiting for the answer.
+    await vi.waitFor(() =>
+      expect((server.document as GuardMap).positions.find(({ id }) => id === 'x-guard')!.name).toBe('Mine'),
+    );
     expect(after.session().conflict!.what).toMatch(/^answer .*: chance .* → 11 %$/);
     // One question about one field: the answer holds for what was changed in it later, too.
     after.settle([]);
@@ -409,7 +487,9 @@ describe('without the server', () => {
     mine.settle(mine.session().conflict!.overlaps);
     // What is gone by the answer is gone from the device, too.
     await vi.waitFor(async () =>
-      expect((await mine.outbox.list(ADDRESS)).map(({ commands }) => commands)).toEqual([[setNote('mine')]]),
+      expect((await mine.device.documents.waiting(ADDRESS)).map(({ commands }) => commands)).toEqual([
+        [setNote('mine')],
+      ]),
     );
     server.cut = false;
     await mine.send();
@@ -427,12 +507,12 @@ describe('without the server', () => {
     server.cut = true;
     before.change(setChance(0.11));
     before.change(setChance(0.12));
-    await vi.waitFor(async () => expect(await before.outbox.list(ADDRESS)).toHaveLength(2));
+    await vi.waitFor(async () => expect(await before.waits()).toBe(2));
     server.cut = false;
     const theirs = await opened();
     theirs.change(setChance(0.22));
     await theirs.settled();
-    const after = await opened(before.outbox);
+    const after = await opened(before.device);
     await vi.waitFor(() => expect(after.session().conflict).toBeDefined());
     server.cut = true;
     after.settle([]);
@@ -451,7 +531,7 @@ describe('without the server', () => {
     const before = await opened();
     server.cut = true;
     before.change(setChance(0.11));
-    await vi.waitFor(async () => expect(await before.outbox.list(ADDRESS)).toHaveLength(1));
+    await vi.waitFor(async () => expect(await before.waits()).toBe(1));
     server.cut = false;
     const theirs = await opened();
     for (const name of ['A', 'B', 'C']) theirs.change(rename('triangle', name));
@@ -459,7 +539,7 @@ describe('without the server', () => {
     await theirs.settled();
     // The first page of changes comes through; the second, with the one that matters, does not.
     server.pages = 1;
-    const after = await opened(before.outbox);
+    const after = await opened(before.device);
     await vi.waitFor(() => expect(after.session().state).toBe('ready'));
     server.pages = undefined;
     await after.send();
@@ -483,7 +563,7 @@ describe('without the server', () => {
     } finally {
       vi.useRealTimers();
     }
-    expect(mine.session()).toMatchObject({ online: false, trouble: 'The server cannot be reached.' });
+    expect(mine.session()).toMatchObject({ online: false, trouble: undefined });
     server.cut = false;
     server.broken = true;
     await mine.send();
@@ -493,4 +573,257 @@ describe('without the server', () => {
     await mine.settled();
     mine.sameAsServer();
   });
+});
+
+describe('a device that starts again', () => {
+  it('shows without the server what was confirmed and what waits, twice, and asks nobody about their own', async () => {
+    const device = newDevice();
+    const first = await opened(device);
+    first.change(rename('triangle', 'Confirmed'));
+    first.change(setChance(0.4));
+    await first.settled();
+    server.cut = true;
+    first.change(setChance(0.45));
+    await vi.waitFor(async () => expect(await first.waits()).toBe(1));
+    const second = await opened(device);
+    expect(second.session()).toMatchObject({ state: 'ready', revision: 3, online: false });
+    expect(second.nameOf('triangle')).toBe('Confirmed');
+    expect(second.exchange().chance).toBe(0.45);
+    second.change(setChance(0.5));
+    await vi.waitFor(async () => expect(await second.waits()).toBe(2));
+    const third = await opened(device);
+    expect(third.exchange().chance).toBe(0.5);
+    server.cut = false;
+    third.online();
+    await third.settled();
+    expect(third.session().conflict).toBeUndefined();
+    third.sameAsServer();
+    expect(server.revision).toBe(5);
+  });
+
+  it('is never asked about its own change of another tab', async () => {
+    const device = newDevice();
+    const [one, two] = [await opened(device), await opened(device)];
+    server.cut = true;
+    one.change(setChance(0.2));
+    two.change(setChance(0.3));
+    await vi.waitFor(async () => expect(await one.waits()).toBe(2));
+    server.cut = false;
+    await Promise.all([one.send(), two.send()]);
+    for (const tab of [one, two]) tab.online();
+    await Promise.all([one.settled(), two.settled()]);
+    for (const tab of [one, two]) expect(tab.session().conflict).toBeUndefined();
+    expect(server.made).toHaveLength(2);
+    for (const tab of [one, two]) {
+      tab.online();
+      await tab.idle();
+      tab.sameAsServer();
+    }
+  });
+
+  it('sees what another tab has made offline', async () => {
+    const device = newDevice();
+    const [one, two] = [await opened(device), await opened(device)];
+    server.cut = true;
+    one.change(rename('triangle', 'In the other tab'));
+    await vi.waitFor(async () => expect(await one.waits()).toBe(1));
+    await two.hearDevice();
+    expect(two.nameOf('triangle')).toBe('In the other tab');
+  });
+
+  it('takes a document whole again when the server has another one under its name', async () => {
+    const device = newDevice();
+    const before = await opened(device);
+    for (const name of ['A', 'B', 'C']) before.change(rename('triangle', name));
+    await before.settled();
+    server.cut = true;
+    before.change(rename('x-guard', 'Mine'));
+    await vi.waitFor(async () => expect(await before.waits()).toBe(1));
+    // The demo was started over: the same id, fewer revisions.
+    server = new StandInServer({ ...demo, name: 'Started over' });
+    server.born = '2026-02-02T00:00:00.000Z';
+    const after = await opened(device);
+    await after.settled();
+    expect(after.map().name).toBe('Started over');
+    expect(after.nameOf('triangle')).toBe('Triangle locked');
+    expect(after.nameOf('x-guard')).toBe('Mine');
+    after.sameAsServer();
+  });
+
+  it('puts aside what it cannot read, and opens', async () => {
+    const device = newDevice();
+    const before = await opened(device);
+    server.cut = true;
+    before.change(rename('triangle', 'Mine'));
+    await vi.waitFor(async () => expect(await before.waits()).toBe(1));
+    await device.db.write(['changes'], async (store) => {
+      const good = (await store('changes').getAll())[0]!;
+      const later = { ...good, key: 'from-a-newer-version', commands: [{ do: 'paint' } as never] };
+      void store('changes').put(later);
+    });
+    server.cut = false;
+    const after = await opened(device);
+    await after.settled();
+    expect(after.nameOf('triangle')).toBe('Mine');
+    expect(await device.aside.all()).toMatchObject([
+      { key: 'from-a-newer-version', why: expect.stringContaining('another version') },
+    ]);
+    after.sameAsServer();
+  });
+
+  it('puts aside what the server refuses, and the rest goes on', async () => {
+    const mine = await opened();
+    server.cut = true;
+    mine.change(rename('triangle', 'Good'));
+    mine.change(rename('x-guard', 'Bad'));
+    mine.change(setChance(0.2));
+    server.refuses.add(mine.session().waiting[1]!.key);
+    server.cut = false;
+    await mine.send();
+    await mine.settled();
+    expect(mine.nameOf('triangle')).toBe('Good');
+    expect(mine.exchange().chance).toBe(0.2);
+    mine.sameAsServer();
+    expect(await mine.device.aside.all()).toMatchObject([{ what: 'change', why: 'not like that' }]);
+    expect(mine.notice()).toMatchObject({ aside: true });
+  });
+
+  it('opens with five thousand waiting changes and sends them all', async () => {
+    const device = newDevice();
+    const before = await opened(device);
+    const { key: _, ...pattern } = { key: '', who: '', base: 1, fields: [] as never[] };
+    server.cut = true;
+    await device.db.write(['changes'], (store) => {
+      for (let i = 0; i < 5000; i++)
+        void store('changes').put({
+          ...pattern,
+          key: `many-${String(i).padStart(6, '0')}`,
+          address: 'map/kelpwick',
+          order: i,
+          what: `change ${i}`,
+          commands: [setNote(`note ${i}`)],
+          fields: [{ kind: 'exchange', id: exchange.id, path: ['note'] }],
+          kept: true,
+        });
+    });
+    server.cut = false;
+    before.online();
+    const after = await opened(device);
+    expect(after.exchange().note).toBe('note 4999');
+    await vi.waitFor(() => expect(after.session().waiting).toEqual([]), { timeout: 50_000, interval: 200 });
+    expect(server.made).toHaveLength(5000);
+    after.sameAsServer();
+  });
+});
+
+describe('whatever happens', () => {
+  /** What can happen to one of three devices, or between them and the server. */
+  const happening = fc.record({
+    who: fc.nat({ max: 2 }),
+    what: fc.constantFrom(
+      'edit',
+      'edit',
+      'edit',
+      'restart',
+      'offline',
+      'online',
+      'mine',
+      'theirs',
+      'aside',
+      'undo',
+    ),
+    step: fc.record({ edit: fc.nat({ max: 1000 }), n: fc.nat({ max: 1000 }) }),
+  });
+
+  it('what a device made is on the server, put aside, or answered for by its maker, and all end up the same', async () => {
+    await fc.assert(
+      fc.asyncProperty(guardMap, fc.array(happening, { maxLength: 14 }), async (map, script) => {
+        server = new StandInServer({ ...map, id: 'kelpwick' });
+        const ownDevices = [newDevice(), newDevice(), newDevice()];
+        const screens = await Promise.all(ownDevices.map((own) => opened(own)));
+        const cutOff = [false, false, false];
+        const made = new Set<string>();
+        const answered = new Set<string>();
+        // One device acts at a time, on a line that may be cut.
+        const withLine = async <T>(who: number, work: () => T): Promise<Awaited<T>> => {
+          server.cut = cutOff[who]!;
+          try {
+            return await work();
+          } finally {
+            await screens[who]!.idle();
+            server.cut = false;
+          }
+        };
+        const keysOf = (one: Screen) => one.session().waiting.map(({ key }) => key);
+        const note = (one: Screen) => {
+          for (const key of keysOf(one)) made.add(key);
+        };
+        const settleAll = async (who: number, choice: 'mine' | 'theirs' | 'aside') => {
+          const { conflict } = screens[who]!.session();
+          if (!conflict) return;
+          const before = keysOf(screens[who]!);
+          if (choice === 'aside' || conflict.issues.length > 0) screens[who]!.putAside();
+          else screens[who]!.settle(choice === 'mine' ? [] : conflict.overlaps);
+          await screens[who]!.idle();
+          for (const key of before) answered.add(key);
+        };
+        for (const [i, { who, what, step }] of script.entries()) {
+          await withLine(who, async () => {
+            const one = screens[who]!;
+            if (what === 'edit') {
+              const command = commandFor('map', one.map(), { ...step, fresh: `d${who}-${i}` });
+              one.change(command);
+              note(one);
+            } else if (what === 'undo') {
+              one.undo();
+              note(one);
+            } else if (what === 'restart') {
+              await one.device.db.inTurn(async () => undefined);
+              screens[who] = await opened(ownDevices[who]!);
+            } else if (what === 'offline') cutOff[who] = true;
+            else if (what === 'online') {
+              cutOff[who] = false;
+              server.cut = false;
+              one.online();
+            } else await settleAll(who, what);
+          });
+        }
+        cutOff.fill(false);
+        for (let round = 0; round < 30; round++) {
+          for (const who of [0, 1, 2]) {
+            await withLine(who, async () => {
+              screens[who]!.online();
+              await screens[who]!.idle();
+              await screens[who]!.send();
+              await settleAll(who, 'mine');
+            });
+          }
+          if (screens.every((one) => one.session().waiting.length === 0)) break;
+        }
+        // Whoever heard of the last change first has to hear the others’.
+        for (const one of screens) {
+          one.online();
+          await one.idle();
+        }
+        for (const one of screens) {
+          await vi.waitFor(() => expect(one.session().revision).toBe(server.revision));
+          expect(one.session().waiting).toEqual([]);
+          one.sameAsServer();
+        }
+        const aside = new Set(
+          (await Promise.all(ownDevices.map((own) => own.aside.all()))).flat().map(({ key }) => key),
+        );
+        const arrived = new Set(server.made.map(({ key }) => key));
+        for (const key of made)
+          expect(arrived.has(key) || aside.has(key) || answered.has(key), key).toBe(true);
+        // What the server keeps is the fold of what it took.
+        const folded = server.made.reduce(
+          (document, { command }) => applyCommand(document, command).document,
+          { ...map, id: 'kelpwick' } as GuardMap,
+        );
+        expect(folded).toEqual(server.document);
+      }),
+      { numRuns: 120 },
+    );
+  }, 120_000);
 });

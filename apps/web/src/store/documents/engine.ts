@@ -1,120 +1,141 @@
 import {
   addressKey,
+  batch,
   type ChangeEvent,
   type Command,
+  changeKey,
+  commandOf,
   type DocumentAddress,
-  type Field,
-  fieldsOfChange,
   type Issue,
   type MadeChange,
-  overlap,
 } from '@aftersquall/core';
-import { api, refusalOf } from '../api.ts';
+import type { Waiting } from '../../device/db.ts';
+import type { Device } from '../../device/device.ts';
+import { createSender, type Posted, type Sender } from '../../device/sender.ts';
+import { api, ask, refusalOf } from '../api.ts';
 import { notify } from '../notices.ts';
 import type { AppThunk } from '../store.ts';
-import { sessionChanged } from './documentsSlice.ts';
+import { closeDocument, sessionChanged } from './documentsSlice.ts';
 import type { LiveEvent } from './liveEvents.ts';
-import type { Outbox } from './outbox.ts';
 import {
+  type Answer,
+  answerConflict,
+  bringBack,
+  goesOn,
+  hearAgain,
   makeChange,
   markKept,
   newSession,
   openSession,
-  raiseConflict,
   receiveChange,
   reversible,
   type Session,
-  settleConflict,
-  type Waiting,
+  takeWaiting,
+  viewOf,
+  withoutChange,
 } from './session.ts';
 
 /** What the engine stands on; the application has one, every test makes one. */
 export interface Engine {
-  outbox: Outbox;
+  device: Device;
+  /** What is new in the key of each change. */
   newKey: () => string;
-  /** Documents whose waiting changes are being sent, by address. */
-  sending: Set<string>;
-  /** What will try again, by address. */
-  retries: Map<string, ReturnType<typeof setTimeout>>;
+  /** What sends the waiting changes of each document, by address. */
+  senders: Map<string, Sender>;
 }
 
-/** Tried again so long after the server could not be reached, ms; sooner when it is heard of by itself. */
-const AGAIN = 3000;
-
-const sessionOf = (state: { documents: { sessions: Record<string, Session> } }, address: DocumentAddress) =>
+type State = { documents: { sessions: Record<string, Session> } };
+const sessionOf = (state: State, address: DocumentAddress): Session | undefined =>
   state.documents.sessions[addressKey(address)];
 
-/** Opens a document, with what still waits for it on this device. Open already: nothing happens. */
+/**
+ * Opens a document: as this device has it, with what waits, at once; then with what came since on the server. Open
+ * already: nothing happens.
+ */
 export const openDocument =
   (address: DocumentAddress): AppThunk<Promise<void>> =>
-  async (dispatch, getState, { outbox }) => {
-    const known = sessionOf(getState(), address);
-    if (known && known.state !== 'missing') return;
+  async (dispatch, getState, { device }) => {
+    const open = sessionOf(getState(), address);
+    if (open && open.state !== 'missing') return;
     dispatch(sessionChanged(newSession(address)));
-    const [{ data, error }, waiting] = await Promise.all([
-      dispatch(
-        api.endpoints.getDocument.initiate({ params: address }, { forceRefetch: true, subscribe: false }),
-      ),
-      outbox.list(address),
+    const [snapshot, waiting] = await Promise.all([
+      device.documents.snapshot(address).catch(() => undefined),
+      device.documents.waiting(address).catch((): Waiting[] => []),
     ]);
-    const session = sessionOf(getState(), address)!;
-    if (!data) {
-      const { status, message } = refusalOf(error);
-      dispatch(
-        sessionChanged({ ...session, state: 'missing', online: status !== 'FETCH_ERROR', trouble: message }),
-      );
-      return;
+    if (snapshot) {
+      const session = sessionOf(getState(), address)!;
+      dispatch(sessionChanged(openSession(session, snapshot, waiting)));
+      await dispatch(catchUp(address));
+    } else {
+      await dispatch(load(address, waiting));
     }
-    dispatch(
-      sessionChanged(openSession(session, data, await dispatch(sinceThen(address, waiting, data.revision)))),
-    );
     void dispatch(send(address));
   };
 
-/** What waited on the device, asking about what others changed in the meantime; what has arrived after all is dropped. */
-const sinceThen =
-  (address: DocumentAddress, waiting: Waiting[], revision: number): AppThunk<Promise<Waiting[]>> =>
-  async (dispatch, _, { outbox }) => {
-    if (waiting.length === 0) return waiting;
-    const oldest = Math.min(...waiting.map(({ base }) => base));
-    const made = await dispatch(changesAfter(address, oldest, revision));
-    const arrived = new Set(made.map(({ key }) => key));
-    for (const key of arrived) if (waiting.some((change) => change.key === key)) void outbox.remove(key);
-    const own = new Set(waiting.map(({ key }) => key));
-    // Where the line broke meanwhile, what came after that is not known.
-    const heard = made.at(-1)?.revision ?? oldest;
-    return waiting
-      .filter(({ key }) => !arrived.has(key))
-      .map((change) => {
-        const theirs = made.filter((other) => other.revision > change.base && !own.has(other.key));
-        const meets = overlap(change.fields, theirs.flatMap(fieldsOfChange)).length > 0;
-        // Sent with the revision it was made for, the server says where it meets others.
-        return meets ? change : { ...change, base: Math.max(change.base, heard) };
-      });
+/** Takes the document whole from the server, with what waits on top of it. */
+const load =
+  (address: DocumentAddress, waiting?: readonly Waiting[]): AppThunk<Promise<void>> =>
+  async (dispatch, getState, { device }) => {
+    const { data, error } = await ask('getDocument', { params: address });
+    const session = sessionOf(getState(), address);
+    if (!session) return;
+    if (!data) return dispatch(lose(address, error));
+    dispatch(sessionChanged(openSession(session, data, waiting)));
+    await device.documents.keepSnapshot(address, data).catch(() => undefined);
+    await dispatch(catchUp(address));
   };
 
-/** All changes after a revision, up to another one. */
-const changesAfter =
-  (address: DocumentAddress, after: number, upTo: number): AppThunk<Promise<MadeChange[]>> =>
-  async (dispatch) => {
-    const all: MadeChange[] = [];
-    let last = after;
-    while (last < upTo) {
-      const { data } = await dispatch(
-        api.endpoints.listChanges.initiate(
-          { params: address, query: { after: last } },
-          { forceRefetch: true, subscribe: false },
-        ),
-      );
-      if (!data || data.length === 0) break;
-      all.push(...data);
-      last = data.at(-1)!.revision;
+/** The server does not give a document: it is gone, or the server is. */
+const lose =
+  (address: DocumentAddress, error: unknown): AppThunk =>
+  (dispatch, getState, { device }) => {
+    const session = sessionOf(getState(), address);
+    if (!session) return;
+    const { status, message } = refusalOf(error);
+    const gone = status === 404;
+    if (gone) void device.documents.forget(address).catch(() => undefined);
+    dispatch(
+      sessionChanged({
+        ...session,
+        // What this device has of it is shown until the server says that there is none.
+        state: session.server && !gone ? 'ready' : 'missing',
+        online: status !== 'FETCH_ERROR',
+        trouble: status === 'FETCH_ERROR' && session.server ? undefined : message,
+      }),
+    );
+  };
+
+/**
+ * Takes what the server has made since, page by page; first what was made before a restart and what waits has to be held
+ * against. Another document under the same id, or one that is behind this device, is taken whole instead.
+ */
+const catchUp =
+  (address: DocumentAddress): AppThunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    for (;;) {
+      const session = sessionOf(getState(), address);
+      if (session?.state !== 'ready') return;
+      const after = session.unheard ?? session.revision;
+      const { data, error } = await ask('listChanges', { params: address, query: { after } });
+      if (!data) return dispatch(lose(address, error));
+      const now = sessionOf(getState(), address);
+      if (now?.state !== 'ready') return;
+      if (!goesOn(session, data)) return dispatch(load(address));
+      const { session: next, arrived } = hearAgain(now, data.changes, after);
+      if (next !== now) dispatch(sessionChanged({ ...next, online: true, trouble: undefined }));
+      if (arrived.length > 0) await dispatch(confirm(address, [], arrived));
+      for (const made of data.changes) dispatch(receive(address, made));
+      const end = sessionOf(getState(), address)!;
+      const isDone = end.unheard === undefined && end.revision >= data.revision;
+      if (isDone || data.changes.length === 0) {
+        if (!end.online) dispatch(sessionChanged({ ...end, online: true, trouble: undefined }));
+        return;
+      }
     }
-    return all;
   };
 
 interface How {
-  /** Says what was done, with the offer to take just that back. */
+  /** Says what was done, with the offer to undo just that. */
   announce?: string;
 }
 
@@ -124,10 +145,10 @@ interface How {
  */
 export const changeDocument =
   (address: DocumentAddress, command: Command, { announce }: How = {}): AppThunk<Issue[]> =>
-  (dispatch, getState, { newKey }) => {
+  (dispatch, getState, engine) => {
     const session = sessionOf(getState(), address);
     if (!session) return [{ path: [], message: 'The document is not open.' }];
-    const key = newKey();
+    const key = freshKey(engine);
     const who = getState().settings.coach;
     const { session: next, made, issues } = makeChange(session, command, { key, who });
     if (made) dispatch(keepAndSend(next));
@@ -135,42 +156,47 @@ export const changeDocument =
     return issues;
   };
 
-/** Takes back the last change of this screen, or the one with the key. */
+/** What undoes a change that needs no undoing here. */
+const NOTHING = batch([]);
+
+const freshKey = ({ device, newKey }: Engine): string => changeKey(device.name(), newKey());
+
+/** Undoes the last change of this screen, or the one with the key. */
 export const undoChange =
   (address: DocumentAddress, key?: string): AppThunk =>
-  (dispatch, getState, { newKey }) => {
+  (dispatch, getState, engine) => {
     const session = sessionOf(getState(), address);
     const entry = reversible(session, key);
     if (!session || !entry) return;
     const without = { ...session, undo: session.undo.filter((other) => other !== entry) };
     const who = getState().settings.coach;
     const { session: next, issues } = makeChange(without, entry.inverse, {
-      key: newKey(),
+      key: freshKey(engine),
       who,
       making: 'undo',
     });
     dispatch(keepAndSend(next));
     if (issues.length > 0)
-      dispatch(notify({ text: `“${entry.what}” cannot be taken back: ${issues[0]!.message}.` }));
+      dispatch(notify({ text: `“${entry.what}” could not be undone: ${issues[0]!.message}.` }));
   };
 
-/** Makes again what was taken back last. */
+/** Redoes what was undone last. */
 export const redoChange =
   (address: DocumentAddress): AppThunk =>
-  (dispatch, getState, { newKey }) => {
+  (dispatch, getState, engine) => {
     const session = sessionOf(getState(), address);
     const entry = session?.redo.at(-1);
     if (!session || !entry) return;
     const without = { ...session, redo: session.redo.slice(0, -1) };
     const who = getState().settings.coach;
     const { session: next, issues } = makeChange(without, entry.inverse, {
-      key: newKey(),
+      key: freshKey(engine),
       who,
       making: 'redo',
     });
     dispatch(keepAndSend(next));
     if (issues.length > 0)
-      dispatch(notify({ text: `“${entry.what}” cannot be made again: ${issues[0]!.message}.` }));
+      dispatch(notify({ text: `“${entry.what}” could not be redone: ${issues[0]!.message}.` }));
   };
 
 /** Shows a session whose last waiting change is new, keeps that change on the device and sends what waits. */
@@ -179,131 +205,193 @@ const keepAndSend =
   (dispatch) => {
     dispatch(sessionChanged(session));
     const last = session.waiting.at(-1);
-    if (last) void dispatch(keep(session.address, last));
+    if (last && !last.kept) void dispatch(keep(session.address, last));
     void dispatch(send(session.address));
   };
 
 /** Keeps a waiting change on the device, and says so once it is on disk. */
 const keep =
   (address: DocumentAddress, change: Waiting): AppThunk<Promise<void>> =>
-  async (dispatch, getState, { outbox }) => {
+  async (dispatch, getState, { device }) => {
     try {
-      await outbox.put(address, change);
+      await device.documents.keepChange(address, change);
     } catch {
       // No room, or no store at all: the screen goes on saying that the page has to stay open.
       return;
     }
     const session = sessionOf(getState(), address);
-    if (session) dispatch(sessionChanged(markKept(session, change.key)));
+    if (!session) return;
+    // It may have reached the server before it was on disk here.
+    if (session.waiting.some(({ key }) => key === change.key))
+      dispatch(sessionChanged(markKept(session, change.key)));
+    else await device.documents.dropChange(address, change.key);
   };
 
-/** Ends a conflict: of the fields named, theirs stands. */
-export const settle =
-  (address: DocumentAddress, theirs: readonly Field[]): AppThunk =>
-  (dispatch, getState, { outbox }) => {
-    const session = sessionOf(getState(), address);
-    if (!session?.conflict) return;
-    const next = settleConflict(session, theirs);
+/** Keeps what the server made of a document, and lets go of the waiting changes that it has. */
+const confirm =
+  (address: DocumentAddress, made: readonly MadeChange[], keys: readonly string[]): AppThunk<Promise<void>> =>
+  (_, __, { device }) =>
+    device.documents.confirm(address, made, keys).catch(() => undefined);
+
+/** Answers a conflict field by field: of the fields named, theirs stands. */
+export const answer =
+  (address: DocumentAddress, given: Answer): AppThunk =>
+  (dispatch, getState) =>
+    dispatch(takeAnswer(address, (session) => answerConflict(session, given), getState()));
+
+/** Answers a conflict about what was removed: it comes back, with my change. */
+export const answerWithBoth =
+  (address: DocumentAddress, given: Omit<Answer, 'theirs'>): AppThunk =>
+  (dispatch, getState) =>
+    dispatch(takeAnswer(address, (session) => bringBack(session, given), getState()));
+
+const takeAnswer =
+  (address: DocumentAddress, answered: (session: Session) => Session, state: State): AppThunk =>
+  (dispatch, _, { device }) => {
+    const session = sessionOf(state, address);
+    if (!session) return;
+    const next = answered(session);
+    if (next === session) return;
+    dispatch(sessionChanged(next));
     for (const change of session.waiting) {
       const kept = next.waiting.find(({ key }) => key === change.key);
-      if (kept !== change) void (kept ? dispatch(keep(address, kept)) : outbox.remove(change.key));
+      if (kept === change) continue;
+      void (kept ? dispatch(keep(address, kept)) : device.documents.dropChange(address, change.key));
     }
-    dispatch(sessionChanged(next));
+    void dispatch(send(address));
+  };
+
+/** Puts a waiting change aside, where it is shown and can be taken up again: the rest goes on without it. */
+export const putChangeAside =
+  (address: DocumentAddress, key: string, why: string): AppThunk<Promise<void>> =>
+  async (dispatch, getState, { device }) => {
+    const session = sessionOf(getState(), address);
+    const change = session?.waiting.find((waiting) => waiting.key === key);
+    if (!session || !change) return;
+    await device.documents.putAside(address, change, why);
+    dispatch(sessionChanged(withoutChange(sessionOf(getState(), address)!, key)));
     void dispatch(send(address));
   };
 
 /** Sends what waits, one change after the other; stops where the server cannot be reached or a change needs an answer. */
 export const send =
   (address: DocumentAddress): AppThunk<Promise<void>> =>
-  async (dispatch, getState, { sending, retries }) => {
+  (dispatch, _, { senders }) => {
     const key = addressKey(address);
-    if (sending.has(key)) return;
-    clearTimeout(retries.get(key));
-    sending.add(key);
-    try {
-      while (await dispatch(sendNext(address)));
-    } finally {
-      sending.delete(key);
-    }
-    const session = sessionOf(getState(), address);
-    if (session && !session.online)
-      retries.set(
-        key,
-        setTimeout(() => void dispatch(send(address)), AGAIN),
-      );
+    const sender =
+      senders.get(key) ??
+      createSender<Waiting>({
+        next: (passedOver) => dispatch(nextOf(address, passedOver)),
+        post: ([change]) => dispatch(post(address, change!)),
+        // The answer carries no change: it is taken in when the server tells of it.
+        confirmed: async () => undefined,
+        refused: (change, why) => dispatch(refuse(address, change, why)),
+      });
+    if (!senders.has(key)) senders.set(key, sender);
+    return sender.send();
   };
 
-/** Sends the first waiting change. Whether there may be more to send. */
-const sendNext =
-  (address: DocumentAddress): AppThunk<Promise<boolean>> =>
-  async (dispatch, getState, { outbox }) => {
+/** The change that goes next: changes of a document are sent in order, one at a time. */
+const nextOf =
+  (address: DocumentAddress, passedOver: ReadonlySet<string>): AppThunk<Promise<Waiting[]>> =>
+  async (_, getState) => {
     const session = sessionOf(getState(), address);
-    const [change] = session?.waiting ?? [];
-    if (!session || !change || session.conflict || session.state !== 'ready') return false;
-    const { key, commands, base, who } = change;
-    const { data, error } = await dispatch(
-      api.endpoints.changeDocument.initiate({ params: address, body: { base, key, commands, who } }),
-    );
-    if (data) {
-      void outbox.remove(key);
-      await dispatch(follow(address, data.revision));
-      // The server has it, and this screen did not learn of it: they have lost each other.
-      if (sessionOf(getState(), address)!.waiting[0]?.key === key) await dispatch(reload(address, key));
-      return sessionOf(getState(), address)!.waiting[0]?.key !== key;
+    const [first] = session?.waiting ?? [];
+    if (!session || !first || session.state !== 'ready' || passedOver.has(first.key)) return [];
+    return viewOf(session).conflict?.key === first.key ? [] : [first];
+  };
+
+const post =
+  (address: DocumentAddress, change: Waiting): AppThunk<Promise<Posted>> =>
+  async (dispatch, getState) => {
+    const { key, commands, who } = change;
+    if (sessionOf(getState(), address)!.unheard !== undefined) {
+      await dispatch(catchUp(address));
+      return sessionOf(getState(), address)!.unheard === undefined ? { is: 'again' } : { is: 'offline' };
     }
-    const refusal = refusalOf(error);
-    if (refusal.status === 409 || refusal.status === 400) {
-      await dispatch(follow(address));
-      const now = { ...sessionOf(getState(), address)!, online: true };
-      dispatch(sessionChanged(now));
-      const still = now.waiting[0]?.key === key && !now.conflict;
-      // What was learned of others' changes meets nothing here: then it is made on top of them.
-      const learned = now.revision > session.revision && refusal.status === 409;
-      if (still && !learned)
-        dispatch(sessionChanged(raiseConflict(now, key, refusal.overlaps, refusal.issues)));
-      return true;
+    const { revision: base } = sessionOf(getState(), address)!;
+    // Nothing that was heard of up to here meets it: else it would be asked about.
+    const { data, error } = await ask('changeDocument', {
+      params: address,
+      body: { base, key, commands, who },
+    });
+    if (data) return dispatch(arrived(address, change, data.revision));
+    const { status, message, issues } = refusalOf(error);
+    if (status === 409) return dispatch(learn(address, key, base));
+    if (status === 400) return { is: 'refused', why: issues[0]?.message ?? message };
+    if (status === 413) return { is: 'refused', why: message };
+    dispatch(status === 404 ? lose(address, error) : inTrouble(address, status, message));
+    if (status === 404) return { is: 'asks' };
+    return status === 'FETCH_ERROR' ? { is: 'offline' } : { is: 'trouble', why: message };
+  };
+
+/** The server has a change: it is taken in once and in its place among those of others. */
+const arrived =
+  (address: DocumentAddress, change: Waiting, revision: number): AppThunk<Promise<Posted>> =>
+  async (dispatch, getState) => {
+    const { key, who, commands } = change;
+    // Changes are sent in order: the one that was sent is the first.
+    const waits = () => sessionOf(getState(), address)?.waiting[0]?.key === key;
+    if (waits() && sessionOf(getState(), address)!.revision === revision - 1) {
+      // Nobody has made one between: the server has made just this.
+      const at = new Date().toISOString();
+      dispatch(receive(address, { revision, key, who, at, command: commandOf(commands), inverse: NOTHING }));
     }
+    if ((sessionOf(getState(), address)?.revision ?? 0) < revision || waits())
+      await dispatch(catchUp(address));
+    // The server has it, and this screen did not learn of it: they have lost each other.
+    if (waits()) await dispatch(load(address));
+    return waits() ? { is: 'offline' } : { is: 'taken' };
+  };
+
+/** The server says that a change meets others: what they did is asked for, and then either it fits or the coach is asked. */
+const learn =
+  (address: DocumentAddress, key: string, base: number): AppThunk<Promise<Posted>> =>
+  async (dispatch, getState) => {
+    await dispatch(catchUp(address));
     const now = sessionOf(getState(), address)!;
-    const gone = refusal.status === 404;
-    const trouble = refusal.message;
-    dispatch(
-      sessionChanged(gone ? { ...now, state: 'missing', trouble } : { ...now, online: false, trouble }),
-    );
-    return false;
+    if (viewOf(now).conflict?.key === key) return { is: 'asks' };
+    // Nothing new: server and screen disagree about what meets, and the server has the last word.
+    if (!now.online) return { is: 'offline' };
+    return now.revision > base
+      ? { is: 'again' }
+      : { is: 'refused', why: 'The server says that somebody else changed the same.' };
   };
 
-/** Takes the document anew, with what still waits on top of it. */
-const reload =
-  (address: DocumentAddress, arrived: string): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    const { data } = await dispatch(
-      api.endpoints.getDocument.initiate({ params: address }, { forceRefetch: true, subscribe: false }),
-    );
+const inTrouble =
+  (address: DocumentAddress, status: number | string, message: string): AppThunk =>
+  (dispatch, getState) => {
     const session = sessionOf(getState(), address)!;
-    const waiting = session.waiting.filter(({ key }) => key !== arrived);
-    if (data) dispatch(sessionChanged(openSession(session, data, waiting)));
+    const trouble = status === 'FETCH_ERROR' ? undefined : message;
+    dispatch(sessionChanged({ ...session, online: false, trouble }));
   };
 
-/** Takes what the server has made since, up to a revision if one is known; what was heard already is not asked for again. */
-const follow =
-  (address: DocumentAddress, upTo?: number): AppThunk<Promise<void>> =>
-  async (dispatch, getState) => {
-    const { revision } = sessionOf(getState(), address)!;
-    if (upTo !== undefined && revision >= upTo) return;
-    for (const made of await dispatch(changesAfter(address, revision, upTo ?? Number.POSITIVE_INFINITY)))
-      dispatch(receive(address, made));
+const refuse =
+  (address: DocumentAddress, change: Waiting, why: string): AppThunk<Promise<void>> =>
+  async (dispatch) => {
+    await dispatch(putChangeAside(address, change.key, why));
+    dispatch(
+      notify({ text: `The server did not take “${change.what}”. It is kept on this device.`, aside: true }),
+    );
   };
 
-/** Takes one change of the server into an open document. */
+/** Takes one change of the server into an open document, and keeps the document so on the device. */
 const receive =
   (address: DocumentAddress, made: MadeChange): AppThunk =>
-  (dispatch, getState, { outbox }) => {
+  (dispatch, getState) => {
     const session = sessionOf(getState(), address);
     if (!session) return;
-    const next = receiveChange(session, made);
+    let next: Session;
+    try {
+      next = receiveChange(session, made);
+    } catch {
+      // It does not fit what this screen has: the two have lost each other.
+      return void dispatch(load(address));
+    }
     if (next === session) return;
-    if (session.waiting.some(({ key }) => key === made.key)) void outbox.remove(made.key);
     dispatch(sessionChanged(next));
+    const own = session.waiting.some(({ key }) => key === made.key) ? [made.key] : [];
+    void dispatch(confirm(address, [made], own));
   };
 
 /** Takes what the server tells by itself. */
@@ -318,7 +406,7 @@ export const hear =
       dispatch(api.util.invalidateTags(['Documents']));
       for (const { address, state, online } of Object.values(getState().documents.sessions)) {
         if (state === 'missing' && !online) void dispatch(openDocument(address));
-        if (state === 'ready') void dispatch(follow(address)).then(() => dispatch(send(address)));
+        if (state === 'ready') void dispatch(catchUp(address)).then(() => dispatch(send(address)));
       }
     }
   };
@@ -332,5 +420,28 @@ const hearChange =
     if (session?.state !== 'ready') return;
     if (made.revision <= session.revision) return;
     if (made.revision === session.revision + 1) dispatch(receive(address, made));
-    else void dispatch(follow(address));
+    else void dispatch(catchUp(address));
+  };
+
+/** Takes what other tabs of this browser made or answered, from the device. */
+export const hearDevice =
+  (key: string): AppThunk<Promise<void>> =>
+  async (dispatch, getState, { device }) => {
+    const session = getState().documents.sessions[key];
+    if (session?.state !== 'ready') return;
+    const kept = await device.documents.waiting(session.address).catch(() => undefined);
+    const now = sessionOf(getState(), session.address);
+    if (!kept || !now) return;
+    const next = takeWaiting(now, kept);
+    if (next === now) return;
+    dispatch(sessionChanged(next));
+    void dispatch(send(session.address));
+  };
+
+/** Forgets a document that was removed here. */
+export const forgetDocument =
+  (address: DocumentAddress): AppThunk =>
+  (dispatch, _, { device }) => {
+    void device.documents.forget(address).catch(() => undefined);
+    dispatch(closeDocument(address));
   };

@@ -20,10 +20,3 @@ type Given<R> = R extends PracticeRecord
 /** A record of now, with a key of its own. */
 export const newRecord = ({ map, session, date }: InSession, given: Given<PracticeRecord>): PracticeRecord =>
   ({ key: newKey(), at: new Date().toISOString(), date, map, session, ...given }) as PracticeRecord;
-
-/** What this device is called in records: the same for as long as the browser keeps its store. */
-export function deviceName(): string {
-  const known = localStorage.getItem('aftersquall.device') ?? nanoid(8);
-  localStorage.setItem('aftersquall.device', known);
-  return known;
-}

@@ -1,50 +1,42 @@
+import 'fake-indexeddb/auto';
 import type { PracticeRecord } from '@aftersquall/core';
-import { describe, expect, it } from 'vitest';
+import fc from 'fast-check';
+import { describe, expect, it, vi } from 'vitest';
 import { recordMade } from '../../../../../packages/core/src/test/practiceRecords.ts';
-import type { RecordOutbox } from './recordOutbox.ts';
-import { createSender } from './records.ts';
+import { createDevice } from '../../device/device.ts';
+import { createRecordSender } from './records.ts';
 
-/** An outbox that forgets with the test. */
-function memoryOutbox(): RecordOutbox {
-  const kept = new Map<string, PracticeRecord>();
-  return {
-    put: async (records) => {
-      for (const record of records) kept.set(record.key, record);
-    },
-    waiting: async () => [...kept.values()],
-    confirm: async (keys) => {
-      for (const key of keys) kept.delete(key);
-    },
-    forgetBefore: async () => undefined,
-    ofSession: async (session) => [...kept.values()].filter((record) => record.session === session),
-  };
-}
-const note = () => recordMade({ kind: 'note', text: 'warm' });
+let devices = 0;
+const newDevice = () => createDevice(`records-${devices++}`);
+const note = (text = 'warm') => recordMade({ kind: 'note', text });
+const taken = (records: readonly PracticeRecord[]) =>
+  new Response(JSON.stringify({ kept: records.length, known: 0 }));
+const refusal = (status: number, message: string) => new Response(JSON.stringify({ message }), { status });
 
 describe('records on their way', () => {
   it('reach the server once it is there, each of them, and wait until then', async () => {
     const reached: string[] = [];
     let there = false;
-    const sender = createSender(memoryOutbox(), async (records) => {
+    const sender = createRecordSender(newDevice(), async (records) => {
       if (!there) throw new TypeError('no network');
       reached.push(...records.map(({ key }) => key));
-      return new Response('{}');
+      return taken(records);
     });
     const records = [note(), note(), note()];
     for (const record of records) await sender.keep([record]);
     await sender.send();
-    expect(sender.state()).toEqual({ waiting: 3, refused: '' });
+    expect(sender.state()).toEqual({ waiting: 3, trouble: '', unkept: 0 });
     there = true;
     await sender.send();
-    expect(sender.state()).toEqual({ waiting: 0, refused: '' });
+    expect(sender.state()).toEqual({ waiting: 0, trouble: '', unkept: 0 });
     expect(reached.sort()).toEqual(records.map(({ key }) => key).sort());
   });
 
   it('are sent again when the answer was lost: the server knows them by their keys', async () => {
     let calls = 0;
-    const sender = createSender(memoryOutbox(), async () => {
+    const sender = createRecordSender(newDevice(), async (records) => {
       if (calls++ === 0) throw new TypeError('the answer was lost');
-      return new Response('{}');
+      return taken(records);
     });
     await sender.keep([note()]);
     await sender.send();
@@ -53,14 +45,80 @@ describe('records on their way', () => {
     expect(sender.state().waiting).toBe(0);
   });
 
-  it('stay on the device when they are refused, and that is said', async () => {
-    const sender = createSender(
-      memoryOutbox(),
-      async () => new Response(JSON.stringify({ message: 'This cannot be done as it is.' }), { status: 400 }),
+  it('that are refused are put aside one by one, and every good one goes on', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.boolean(), { minLength: 1, maxLength: 40 }), async (good) => {
+        const device = newDevice();
+        const reached: string[] = [];
+        const records = good.map((is) => note(is ? 'good' : 'poisoned'));
+        const isBad = (record: PracticeRecord) => record.kind === 'note' && record.text === 'poisoned';
+        const sender = createRecordSender(device, async (batch) => {
+          if (batch.some(isBad)) return refusal(400, 'not like that');
+          reached.push(...batch.map(({ key }) => key));
+          return taken(batch);
+        });
+        await sender.keep(records);
+        await sender.send();
+        expect(sender.state().waiting).toBe(0);
+        expect(reached.sort()).toEqual(
+          records
+            .filter((record) => !isBad(record))
+            .map(({ key }) => key)
+            .sort(),
+        );
+        const aside = await device.aside.all();
+        expect(aside.map(({ key }) => key).sort()).toEqual(
+          records
+            .filter(isBad)
+            .map(({ key }) => key)
+            .sort(),
+        );
+        for (const { why } of aside) expect(why).toBe('not like that');
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('too many for one request are sent in smaller ones', async () => {
+    let largest = 0;
+    const sender = createRecordSender(newDevice(), async (batch) => {
+      if (batch.length > 10) return refusal(413, 'This is too large.');
+      largest = Math.max(largest, batch.length);
+      return taken(batch);
+    });
+    await sender.keep(Array.from({ length: 45 }, () => note()));
+    await sender.send();
+    expect(sender.state().waiting).toBe(0);
+    expect(largest).toBeGreaterThan(1);
+  });
+
+  it('wait and say why when the server has trouble; one that troubles it holds up no other', async () => {
+    const reached: string[] = [];
+    let broken = true;
+    const bad = note('trouble');
+    const sender = createRecordSender(newDevice(), async (batch) => {
+      if (broken || batch.some(({ key }) => key === bad.key)) return refusal(500, 'Something went wrong.');
+      reached.push(...batch.map(({ key }) => key));
+      return taken(batch);
+    });
+    const good = [note(), note()];
+    await sender.keep([good[0]!, bad, good[1]!]);
+    await sender.send();
+    expect(sender.state()).toEqual({ waiting: 3, trouble: 'Something went wrong.', unkept: 0 });
+    broken = false;
+    await sender.send();
+    expect(reached.sort()).toEqual(good.map(({ key }) => key).sort());
+    expect(sender.state()).toEqual({ waiting: 1, trouble: 'Something went wrong.', unkept: 0 });
+  });
+
+  it('are not let go of when something else answers in the server’s place', async () => {
+    const sender = createRecordSender(
+      newDevice(),
+      async () => new Response('<html>Sign in to the network</html>'),
     );
     await sender.keep([note()]);
     await sender.send();
-    expect(sender.state()).toEqual({ waiting: 1, refused: 'This cannot be done as it is.' });
+    expect(sender.state().waiting).toBe(1);
   });
 
   it('that are made while others are sent are not left behind', async () => {
@@ -69,10 +127,10 @@ describe('records on their way', () => {
       release = resolve;
     });
     const reached: string[] = [];
-    const sender = createSender(memoryOutbox(), async (records) => {
+    const sender = createRecordSender(newDevice(), async (records) => {
       await gate;
       reached.push(...records.map(({ key }) => key));
-      return new Response('{}');
+      return taken(records);
     });
     await sender.keep([note()]);
     const second = note();
@@ -81,5 +139,26 @@ describe('records on their way', () => {
     await sender.send();
     expect(reached).toContain(second.key);
     expect(sender.state().waiting).toBe(0);
+  });
+
+  it('that find no room on the device go to the server all the same, and it is said that they are not kept', async () => {
+    const device = newDevice();
+    vi.spyOn(device.records, 'keep').mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
+    let there = false;
+    const reached: string[] = [];
+    const sender = createRecordSender(device, async (records) => {
+      if (!there) throw new TypeError('no network');
+      reached.push(...records.map(({ key }) => key));
+      return taken(records);
+    });
+    const record = note();
+    await sender.keep([record]);
+    await sender.send();
+    expect(sender.state()).toEqual({ waiting: 1, trouble: '', unkept: 1 });
+    expect(await sender.ofSession(record.session)).toEqual([record]);
+    there = true;
+    await sender.send();
+    expect(reached).toEqual([record.key]);
+    expect(sender.state()).toEqual({ waiting: 0, trouble: '', unkept: 0 });
   });
 });

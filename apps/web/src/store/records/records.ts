@@ -1,77 +1,114 @@
 import { type PracticeRecord, ROUTES, standing } from '@aftersquall/core';
 import { format, subWeeks } from 'date-fns';
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import { createRecordOutbox, type RecordOutbox } from './recordOutbox.ts';
+import { type Device, device } from '../../device/device.ts';
+import { createSender, type Posted, type Sender } from '../../device/sender.ts';
 
-/** So many go to the server at once. */
-const AT_ONCE = 500;
-const AGAIN_AFTER_MS = 5000;
+/** So many go to the server in one request. */
+const BATCH = 500;
 /** So long a device shows its own records without the server. */
 const KEPT_WEEKS = 8;
 
 /** What is to be said of records on their way. */
 export interface OnTheWay {
   waiting: number;
-  /** Why the server refused some, which stay here; nothing while all is well. */
-  refused: string;
+  /** Why the server could not take some that still wait; nothing while all is well. */
+  trouble: string;
+  /** Records that could not be written on this device: they are lost when the page is closed. */
+  unkept: number;
 }
 
-/** Takes records to the server, in the order in which they were made, whenever it is there. */
-export function createSender(outbox: RecordOutbox, post: (records: PracticeRecord[]) => Promise<Response>) {
-  let state: OnTheWay = { waiting: 0, refused: '' };
-  let running: Promise<void> | undefined;
-  let again = false;
+/** Keeps records and takes them to the server, in the order in which they were made, whenever it is there. */
+export interface RecordSender {
+  keep(records: readonly PracticeRecord[]): Promise<void>;
+  send(): Promise<void>;
+  state(): OnTheWay;
+  subscribe(listener: () => void): () => void;
+  ofSession(session: string): Promise<PracticeRecord[]>;
+}
+
+/**
+ * The records of a device on their way to the server.
+ * @param post sends them as one request
+ */
+export function createRecordSender(
+  { records: kept }: Pick<Device, 'records'>,
+  post: (records: readonly PracticeRecord[]) => Promise<Response>,
+): RecordSender {
+  /** What could not be written on the device: it waits here, as long as the page is open. */
+  const unkept = new Map<string, PracticeRecord>();
+  let state: OnTheWay = { waiting: 0, trouble: '', unkept: 0 };
   const listeners = new Set<() => void>();
   const say = (next: Partial<OnTheWay>) => {
-    state = { ...state, ...next };
+    state = { ...state, ...next, unkept: unkept.size };
     for (const listener of listeners) listener();
   };
-
-  async function round(): Promise<void> {
-    const all = (await outbox.waiting()).sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+  const waiting = async () => {
+    const all = [...(await kept.waiting().catch(() => [])), ...unkept.values()];
     say({ waiting: all.length });
-    for (let i = 0; i < all.length; i += AT_ONCE) {
-      const some = all.slice(i, i + AT_ONCE);
-      const answer = await post(some);
-      if (!answer.ok) {
-        // A refusal will not go away by asking again: it is said, and what is refused stays on the device.
-        if (answer.status === 400) say({ refused: ((await answer.json()) as { message: string }).message });
-        return;
-      }
-      await outbox.confirm(some.map(({ key }) => key));
-      say({ waiting: all.length - i - some.length, refused: '' });
-    }
-  }
-
-  /** Sends what waits; asked while it sends, it sends once more. */
-  function send(): Promise<void> {
-    again = true;
-    running ??= (async () => {
-      while (again) {
-        again = false;
-        await round().catch(() => undefined);
-      }
-      running = undefined;
-    })();
-    return running;
-  }
+    return all;
+  };
+  const sender: Sender = createSender<PracticeRecord>({
+    next: async (passedOver) => (await waiting()).filter(({ key }) => !passedOver.has(key)).slice(0, BATCH),
+    post: (records) => postedBy(() => post(records)),
+    async confirmed(records) {
+      const keys = records.map(({ key }) => key);
+      for (const key of keys) unkept.delete(key);
+      await kept.confirm(keys).catch(() => undefined);
+      await waiting();
+    },
+    async refused(record, why) {
+      await kept.putAside(record, why);
+      unkept.delete(record.key);
+      await waiting();
+    },
+  });
+  sender.subscribe(() => say({ trouble: sender.state().is === 'trouble' ? sender.state().why : '' }));
   return {
-    send,
-    async keep(records: readonly PracticeRecord[]) {
-      await outbox.put(records);
-      say({ waiting: state.waiting + records.length });
-      void send();
+    async keep(records) {
+      try {
+        await kept.keep(records);
+      } catch {
+        for (const record of records) unkept.set(record.key, record);
+      }
+      await waiting();
+      void sender.send();
     },
+    send: sender.send,
     state: () => state,
-    subscribe(listener: () => void) {
+    subscribe(listener) {
       listeners.add(listener);
-      return () => listeners.delete(listener);
+      return () => void listeners.delete(listener);
     },
+    ofSession: async (session) => [
+      ...(await kept.ofSession(session).catch(() => [])),
+      ...[...unkept.values()].filter((record) => record.session === session),
+    ],
   };
 }
 
-const outbox = createRecordOutbox();
-const sender = createSender(outbox, (records) =>
+/** What came of a request. */
+async function postedBy(request: () => Promise<Response>): Promise<Posted> {
+  let response: Response;
+  try {
+    response = await request();
+  } catch {
+    return { is: 'offline' };
+  }
+  const answer = (await response.json().catch(() => undefined)) as
+    | Partial<{ message: string; kept: number; known: number }>
+    | undefined;
+  // Something between here and the server may answer in its place; only the server says how many it has.
+  if (response.ok && typeof answer?.kept === 'number' && typeof answer.known === 'number')
+    return { is: 'taken' };
+  const why = answer?.message ?? 'The server gave no answer that this program can read.';
+  return { is: REFUSALS.has(response.status) ? 'refused' : 'trouble', why };
+}
+
+/** The server has read it and will not take it: wrong, or too large. */
+const REFUSALS = new Set([400, 413, 422]);
+
+const sender = createRecordSender(device, (records) =>
   fetch(ROUTES.keepRecords.path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
@@ -93,17 +130,19 @@ export async function keepAndSend(records: readonly PracticeRecord[]): Promise<v
   await sender.send();
 }
 
-/** Sends what waits now, again whenever the network comes back, and every few seconds while something waits. */
+/** Sends what waits now, and again whenever the network comes back; lets go of what is long on the server. */
 export function sendRecords(): void {
-  void outbox.forgetBefore(format(subWeeks(new Date(), KEPT_WEEKS), 'yyyy-MM-dd')).catch(() => undefined);
+  const since = subWeeks(new Date(), KEPT_WEEKS);
+  void device.records.forgetBefore(format(since, 'yyyy-MM-dd')).catch(() => undefined);
+  void device.runs.forgetBefore(since.getTime()).catch(() => undefined);
   void sender.send();
   addEventListener('online', () => void sender.send());
-  setInterval(() => {
-    if (sender.state().waiting > 0) void sender.send();
-  }, AGAIN_AFTER_MS);
+  device.db.hear(({ store }) => {
+    if (store === 'recorded') for (const listener of heard) listener();
+  });
 }
 
-/** How many records wait for the server, and whether it refused some. */
+/** How many records wait for the server, and what is in their way. */
 export const useOnTheWay = (): OnTheWay => useSyncExternalStore(sender.subscribe, sender.state);
 
 /** What this device recorded of a session and nobody took back. */
@@ -113,7 +152,7 @@ export function useSessionRecords(session: string | undefined): PracticeRecord[]
     if (!session) return setRecords([]);
     let current = true;
     const read = () =>
-      void outbox.ofSession(session).then((all) => {
+      void sender.ofSession(session).then((all) => {
         if (current) setRecords(standing(all));
       });
     read();

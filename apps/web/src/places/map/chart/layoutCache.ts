@@ -1,8 +1,9 @@
+import { device } from '../../../device/device.ts';
 import type { ChartGraph } from './chartGraph.ts';
 import { columns, forwardEdges } from './columns.ts';
 import type { ChartLayout, Placed } from './layoutChart.ts';
 
-const KEY = 'aftersquall.layouts.2';
+const KEY = 'layouts';
 const KEPT = 12;
 type Stored = [signature: string, places: [id: string, place: Placed][], width: number, height: number][];
 
@@ -13,13 +14,7 @@ export function signature(graph: ChartGraph): string {
   return [...cards, ...forwardEdges(graph, column).map(({ id }) => id)].join(' ');
 }
 
-function stored(): Stored {
-  try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '[]') as Stored;
-  } catch {
-    return [];
-  }
-}
+const stored = (): Stored => device.cells.setting<Stored>(KEY) ?? [];
 
 /** A layout computed before for a graph of this shape. */
 export function keptLayout(graph: ChartGraph): ChartLayout | undefined {
@@ -32,9 +27,6 @@ export function keptLayout(graph: ChartGraph): ChartLayout | undefined {
 export function keepLayout(graph: ChartGraph, { nodes, width, height }: ChartLayout): void {
   const shape = signature(graph);
   const others = stored().filter(([other]) => other !== shape);
-  try {
-    localStorage.setItem(KEY, JSON.stringify([[shape, [...nodes], width, height], ...others].slice(0, KEPT)));
-  } catch {
-    // The browser's store is full or closed: the layout is computed again next time.
-  }
+  const own: Stored[number] = [shape, [...nodes], width, height];
+  device.cells.keepSetting(KEY, [own, ...others].slice(0, KEPT));
 }

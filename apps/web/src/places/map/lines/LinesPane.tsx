@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { LineChanges } from '../../../components/lines/LineChanges.tsx';
 import { LinesEditor } from '../../../components/lines/LinesEditor.tsx';
 import { LineTrouble } from '../../../components/lines/LineTrouble.tsx';
+import { device } from '../../../device/device.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import styles from './lines.module.scss';
@@ -21,9 +22,9 @@ interface Props {
  */
 export function LinesPane({ map, positions, draft }: Props) {
   const dispatch = useAppDispatch();
-  const key = `aftersquall.lines.${draft}`;
+  const key = `lines/${draft}`;
   const printed = useMemo(() => printLines(map, positions), [map, positions]);
-  const [text, setText] = useState(() => localStorage.getItem(key) ?? printed);
+  const [text, setText] = useState(() => device.cells.draft(key)?.text ?? printed);
   const [base, setBase] = useState(printed);
   const touched = text !== base;
   // While nothing has been typed the text follows the map, whoever changes it.
@@ -34,11 +35,11 @@ export function LinesPane({ map, positions, draft }: Props) {
     }
   }, [printed, base, touched]);
   useEffect(() => {
-    if (!touched) localStorage.removeItem(key);
+    if (!touched) device.cells.keepDraft(key, undefined);
   }, [key, touched]);
   // Kept before it is read: what is typed outlives whatever its reading does.
   const type = (next: string) => {
-    localStorage.setItem(key, next);
+    device.cells.keepDraft(key, { text: next, from: base, at: Date.now() });
     setText(next);
   };
 

@@ -7,6 +7,7 @@ import {
   reactionKey,
   reactionWords,
   sided,
+  TEXT_LIMIT,
 } from '@aftersquall/core';
 import {
   landingChoices,
@@ -122,6 +123,7 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
         </div>
         <SavedField
           label="Note"
+          limit={TEXT_LIMIT}
           lines={2}
           value={exchange.note ?? ''}
           onSave={(text) => save({ note: text || undefined })}

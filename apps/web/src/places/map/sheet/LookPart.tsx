@@ -14,6 +14,7 @@ import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { reactionChoices, reactionOf } from '../../../components/fields/landingChoices.ts';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { PartScope } from '../../../components/fields/useDraft.tsx';
 import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
@@ -36,59 +37,66 @@ export function LookPart({ look, position, map, select, open }: Props) {
   const change = (changes: Partial<Look>) =>
     save({ looks: position.looks.map((other) => (other.id === look.id ? { ...look, ...changes } : other)) });
   return (
-    <section aria-label={`Look: ${look.name}`}>
-      <div className={styles['look-name']}>
-        <div className="flex-grow-1">
-          <SavedField label="What top sees" hideLabel value={look.name} onSave={(name) => change({ name })} />
+    <PartScope part={`look/${look.id}`}>
+      <section aria-label={`Look: ${look.name}`}>
+        <div className={styles['look-name']}>
+          <div className="flex-grow-1">
+            <SavedField
+              label="What top sees"
+              hideLabel
+              value={look.name}
+              onSave={(name) => change({ name })}
+            />
+          </div>
+          <ChoiceToggle
+            label="When the move is chosen"
+            value={look.timing}
+            choices={[
+              ['hidden', 'we choose first'],
+              ['seen', 'we feel first'],
+            ]}
+            onChange={(timing) => change({ timing })}
+          />
         </div>
-        <ChoiceToggle
-          label="When the move is chosen"
-          value={look.timing}
-          choices={[
-            ['hidden', 'we choose first'],
-            ['seen', 'we feel first'],
-          ]}
-          onChange={(timing) => change({ timing })}
-        />
-      </div>
-      <div className="chip-field mb-2" role="group" aria-label={`What top does about: ${look.name}`}>
-        {look.reactions.map((reaction) => (
-          <button
-            key={reactionKey(reaction)}
-            type="button"
-            className="chip of-top"
-            onClick={() => select({ kind: 'reaction', id: reaction.id })}
-          >
-            {reactionName(map, reaction)}
-          </button>
+        <div className="chip-field mb-2" role="group" aria-label={`What top does about: ${look.name}`}>
+          {look.reactions.map((reaction) => (
+            <button
+              key={reactionKey(reaction)}
+              type="button"
+              className="chip of-top"
+              onClick={() => select({ kind: 'reaction', id: reaction.id })}
+            >
+              {reactionName(map, reaction)}
+            </button>
+          ))}
+          <SelectField
+            label="Add what top does"
+            hideLabel
+            value=""
+            choices={[
+              { value: '', name: '+ what top does' },
+              ...reactionChoices(map).filter(
+                ({ value }) => !look.reactions.some((known) => reactionKey(known) === value),
+              ),
+            ]}
+            onChange={(value) => {
+              const reaction = reactionOf(value);
+              if (value && reaction !== 'none') change({ reactions: [...look.reactions, reaction] });
+            }}
+          />
+        </div>
+        {moves.map((move) => (
+          <MoveRow
+            key={move.id}
+            move={move}
+            map={map}
+            select={select}
+            open={open.filter((hole) => hole.move.id === move.id)}
+          />
         ))}
-        <SelectField
-          label="Add what top does"
-          hideLabel
-          value=""
-          choices={[
-            { value: '', name: '+ what top does' },
-            ...reactionChoices(map).filter(
-              ({ value }) => !look.reactions.some((known) => reactionKey(known) === value),
-            ),
-          ]}
-          onChange={(value) => {
-            const reaction = reactionOf(value);
-            if (value && reaction !== 'none') change({ reactions: [...look.reactions, reaction] });
-          }}
-        />
-      </div>
-      {moves.map((move) => (
-        <MoveRow
-          key={move.id}
-          move={move}
-          map={map}
-          select={select}
-          open={open.filter((hole) => hole.move.id === move.id)}
-        />
-      ))}
-      {look.reactions.length > 0 && <OwnWords map={map} look={look} onChange={change} />}
-    </section>
+        {look.reactions.length > 0 && <OwnWords map={map} look={look} onChange={change} />}
+      </section>
+    </PartScope>
   );
 }
 

@@ -1,4 +1,4 @@
-import { indexMap, MECHANIC_FORMS, type Mechanic } from '@aftersquall/core';
+import { indexMap, MECHANIC_FORMS, type Mechanic, NAME_LIMIT, TEXT_LIMIT } from '@aftersquall/core';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
@@ -22,7 +22,7 @@ export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) 
   return (
     <>
       <div className={styles.fields}>
-        <SavedField label="Name" value={mechanic.name} onSave={(name) => save({ name })} />
+        <SavedField label="Name" limit={NAME_LIMIT} value={mechanic.name} onSave={(name) => save({ name })} />
         <div className="two">
           <SelectField
             label="Drilled"
@@ -37,9 +37,16 @@ export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) 
             onSave={(dose) => save({ dose: dose || undefined })}
           />
         </div>
-        <SavedField label="How it is done" lines={3} value={mechanic.how} onSave={(how) => save({ how })} />
+        <SavedField
+          label="How it is done"
+          limit={TEXT_LIMIT}
+          lines={3}
+          value={mechanic.how}
+          onSave={(how) => save({ how })}
+        />
         <SavedField
           label="What the partner does"
+          limit={TEXT_LIMIT}
           lines={2}
           value={mechanic.partner ?? ''}
           onSave={(partner) => save({ partner: partner || undefined })}
@@ -57,6 +64,7 @@ export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) 
         />
         <SavedField
           label="Note"
+          limit={TEXT_LIMIT}
           lines={2}
           value={mechanic.note ?? ''}
           onSave={(note) => save({ note: note || undefined })}

@@ -1,4 +1,13 @@
-import { indexMap, MOVE_KINDS, type Move, put, reactionKey, wordContext } from '@aftersquall/core';
+import {
+  indexMap,
+  MOVE_KINDS,
+  type Move,
+  NAME_LIMIT,
+  put,
+  reactionKey,
+  TEXT_LIMIT,
+  wordContext,
+} from '@aftersquall/core';
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../../components/addresses.ts';
@@ -42,7 +51,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
   return (
     <>
       <div className={styles.fields}>
-        <SavedField label="Name" value={move.name} onSave={(name) => save({ name })} />
+        <SavedField label="Name" limit={NAME_LIMIT} value={move.name} onSave={(name) => save({ name })} />
         <div className="two">
           <SelectField
             label="Kind"
@@ -164,6 +173,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
         </div>
         <SavedField
           label="Note"
+          limit={TEXT_LIMIT}
           lines={2}
           value={move.note ?? ''}
           onSave={(note) => save({ note: note || undefined })}

@@ -1,4 +1,15 @@
-import { batch, edit, freshId, holes, indexMap, type Landing, type Position, put } from '@aftersquall/core';
+import {
+  batch,
+  edit,
+  freshId,
+  holes,
+  indexMap,
+  type Landing,
+  NAME_LIMIT,
+  type Position,
+  put,
+  TEXT_LIMIT,
+} from '@aftersquall/core';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { Explained } from '../../../components/Explained.tsx';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
@@ -43,7 +54,12 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
     <>
       <div className={styles['sheet-head']}>
         <div className={styles.grow}>
-          <SavedField label="Name" value={position.name} onSave={(name) => save({ name })} />
+          <SavedField
+            label="Name"
+            limit={NAME_LIMIT}
+            value={position.name}
+            onSave={(name) => save({ name })}
+          />
         </div>
       </div>
       <BodiesPart key={position.id} position={position} save={save} />
@@ -77,6 +93,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
         />
         <SavedField
           label="Note"
+          limit={TEXT_LIMIT}
           lines={2}
           value={position.note ?? ''}
           onSave={(note) => save({ note: note || undefined })}

@@ -1,4 +1,4 @@
-import { indexMap, REACTION_GROUPS, type Reaction } from '@aftersquall/core';
+import { indexMap, NAME_LIMIT, REACTION_GROUPS, type Reaction, TEXT_LIMIT } from '@aftersquall/core';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';
@@ -23,7 +23,12 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
   return (
     <>
       <div className={styles.fields}>
-        <SavedField label="What top does" value={reaction.name} onSave={(name) => save({ name })} />
+        <SavedField
+          label="What top does"
+          limit={NAME_LIMIT}
+          value={reaction.name}
+          onSave={(name) => save({ name })}
+        />
         <SelectField
           label="Group"
           value={reaction.group}
@@ -49,6 +54,7 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
         />
         <SavedField
           label="Note"
+          limit={TEXT_LIMIT}
           lines={2}
           value={reaction.note ?? ''}
           onSave={(note) => save({ note: note || undefined })}

@@ -1,6 +1,7 @@
 import { duplicatePosition, indexMap, remove } from '@aftersquall/core';
 import { Copy, FlipHorizontal2, Trash2, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { DraftScope } from '../../../components/fields/useDraft.tsx';
 import { IconButton } from '../../../components/IconButton.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
@@ -80,11 +81,13 @@ export function Sheet({
         </IconButton>
       </div>
       {!thing && <p>It is not in the map any more. Undo brings it back.</p>}
-      {kind === 'position' && <PositionSheet key={id} id={id} map={map} select={select} />}
-      {kind === 'move' && <MoveSheet key={id} id={id} map={map} select={select} />}
-      {kind === 'reaction' && <ReactionSheet key={id} id={id} map={map} select={select} />}
-      {kind === 'mechanic' && <MechanicSheet key={id} id={id} map={map} select={select} />}
-      {kind === 'exchange' && <ExchangeSheet key={id} id={id} map={map} select={select} />}
+      <DraftScope value={`map/${map.id}/${kind}/${id}`}>
+        {kind === 'position' && <PositionSheet key={id} id={id} map={map} select={select} />}
+        {kind === 'move' && <MoveSheet key={id} id={id} map={map} select={select} />}
+        {kind === 'reaction' && <ReactionSheet key={id} id={id} map={map} select={select} />}
+        {kind === 'mechanic' && <MechanicSheet key={id} id={id} map={map} select={select} />}
+        {kind === 'exchange' && <ExchangeSheet key={id} id={id} map={map} select={select} />}
+      </DraftScope>
     </aside>
   );
 }

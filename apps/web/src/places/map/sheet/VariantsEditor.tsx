@@ -2,6 +2,7 @@ import { freshId, type Issue, type Move, type Variant, type WordContext } from '
 import { House, Plus } from 'lucide-react';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { PartScope } from '../../../components/fields/useDraft.tsx';
 import { TakeOut } from '../../../components/TakeOut.tsx';
 import { StepsEditor } from './StepsEditor.tsx';
 import styles from './sheet.module.scss';
@@ -41,62 +42,60 @@ export function VariantsEditor({ move, context, onChange }: Props) {
             return set(place, { when: Object.fromEntries(next) });
           };
           return (
-            <section
-              key={variant.id}
-              className={`${styles.variant} ${house ? styles.house : ''}`}
-              aria-label={variant.name}
-            >
-              <div className="d-flex gap-1 align-items-center">
-                <div className="flex-grow-1">
-                  <SavedField
-                    label="Name of the way"
-                    hideLabel
-                    value={variant.name}
-                    onSave={(name) => set(place, { name })}
-                  />
+            <PartScope key={variant.id} part={`variant/${variant.id}`}>
+              <section className={`${styles.variant} ${house ? styles.house : ''}`} aria-label={variant.name}>
+                <div className="d-flex gap-1 align-items-center">
+                  <div className="flex-grow-1">
+                    <SavedField
+                      label="Name of the way"
+                      hideLabel
+                      value={variant.name}
+                      onSave={(name) => set(place, { name })}
+                    />
+                  </div>
+                  <TakeOut label={`Take out: ${variant.name}`} onClick={() => remove(variant)} />
                 </div>
-                <TakeOut label={`Take out: ${variant.name}`} onClick={() => remove(variant)} />
-              </div>
-              <button
-                type="button"
-                className={`chip ${house ? 'on' : ''}`}
-                aria-pressed={house}
-                onClick={() => onChange({ houseVariant: house ? undefined : variant.id })}
-              >
-                <House size={13} aria-hidden /> the house’s
-              </button>
-              <SelectField
-                label="When: apparel"
-                value={variant.when.apparel ?? ''}
-                choices={[
-                  { value: '', name: 'either' },
-                  { value: 'gi', name: 'gi' },
-                  { value: 'no-gi', name: 'no-gi' },
-                ]}
-                onChange={(apparel) => when({ apparel: apparel as 'gi' | 'no-gi' })}
-              />
-              <SavedField
-                label="When: build"
-                value={variant.when.build ?? ''}
-                onSave={(build) => when({ build })}
-              />
-              <SavedField
-                label="When: partner"
-                value={variant.when.partner ?? ''}
-                onSave={(partner) => when({ partner })}
-              />
-              <SavedField label="Why" lines={3} value={variant.why} onSave={(why) => set(place, { why })} />
-              <details>
-                <summary className="small">
-                  {variant.steps.length > 0 ? `${variant.steps.length} own steps` : 'the move’s steps'}
-                </summary>
-                <StepsEditor
-                  steps={variant.steps}
-                  context={context}
-                  onChange={(steps) => set(place, { steps })}
+                <button
+                  type="button"
+                  className={`chip ${house ? 'on' : ''}`}
+                  aria-pressed={house}
+                  onClick={() => onChange({ houseVariant: house ? undefined : variant.id })}
+                >
+                  <House size={13} aria-hidden /> the house’s
+                </button>
+                <SelectField
+                  label="When: apparel"
+                  value={variant.when.apparel ?? ''}
+                  choices={[
+                    { value: '', name: 'either' },
+                    { value: 'gi', name: 'gi' },
+                    { value: 'no-gi', name: 'no-gi' },
+                  ]}
+                  onChange={(apparel) => when({ apparel: apparel as 'gi' | 'no-gi' })}
                 />
-              </details>
-            </section>
+                <SavedField
+                  label="When: build"
+                  value={variant.when.build ?? ''}
+                  onSave={(build) => when({ build })}
+                />
+                <SavedField
+                  label="When: partner"
+                  value={variant.when.partner ?? ''}
+                  onSave={(partner) => when({ partner })}
+                />
+                <SavedField label="Why" lines={3} value={variant.why} onSave={(why) => set(place, { why })} />
+                <details>
+                  <summary className="small">
+                    {variant.steps.length > 0 ? `${variant.steps.length} own steps` : 'the move’s steps'}
+                  </summary>
+                  <StepsEditor
+                    steps={variant.steps}
+                    context={context}
+                    onChange={(steps) => set(place, { steps })}
+                  />
+                </details>
+              </section>
+            </PartScope>
           );
         })}
       </div>

@@ -1,0 +1,65 @@
+import type { Db, Draft } from './db.ts';
+
+/** Small values that are read at once: settings, and what is being typed. Read into memory when the program starts. */
+export interface Cells {
+  /** Reads everything; called once before the first screen. */
+  read(): Promise<void>;
+  setting<T>(key: string): T | undefined;
+  /** Patches one setting, and leaves all others to whoever sets them. */
+  keepSetting(key: string, value: unknown): void;
+  /** Hears of settings that other tabs patched. */
+  hearSettings(listener: (key: string, value: unknown) => void): () => void;
+  draft(key: string): Draft | undefined;
+  /** Keeps what is being typed; nothing: it was saved or given up. */
+  keepDraft(key: string, draft: Draft | undefined): void;
+}
+
+export function cells(db: Db): Cells {
+  const settings = new Map<string, unknown>();
+  const drafts = new Map<string, Draft>();
+  return {
+    async read() {
+      await db.inTurn(async (database) => {
+        const reading = database.transaction(['settings', 'drafts']);
+        const [names, values, fields, texts] = await Promise.all([
+          reading.objectStore('settings').getAllKeys(),
+          reading.objectStore('settings').getAll(),
+          reading.objectStore('drafts').getAllKeys(),
+          reading.objectStore('drafts').getAll(),
+        ]);
+        for (const [i, name] of names.entries()) settings.set(name, values[i]);
+        for (const [i, field] of fields.entries()) drafts.set(field, texts[i]!);
+      });
+    },
+    setting: <T>(key: string) => settings.get(key) as T | undefined,
+    keepSetting(key, value) {
+      settings.set(key, value);
+      void db
+        .write(['settings'], (store) =>
+          value === undefined ? void store('settings').delete(key) : void store('settings').put(value, key),
+        )
+        .then(() => db.tell({ store: 'settings', key }))
+        .catch(() => undefined);
+    },
+    hearSettings: (listener) =>
+      db.hear((news) => {
+        if (news.store !== 'settings') return;
+        void db
+          .inTurn((database) => database.get('settings', news.key))
+          .then((value) => {
+            settings.set(news.key, value);
+            listener(news.key, value);
+          });
+      }),
+    draft: (key) => drafts.get(key),
+    keepDraft(key, draft) {
+      if (draft) drafts.set(key, draft);
+      else if (!drafts.delete(key)) return;
+      void db
+        .write(['drafts'], (store) =>
+          draft ? void store('drafts').put(draft, key) : void store('drafts').delete(key),
+        )
+        .catch(() => undefined);
+    },
+  };
+}

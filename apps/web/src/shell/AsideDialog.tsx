@@ -1,0 +1,123 @@
+import { useCallback, useEffect, useState } from 'react';
+import { Modal } from 'react-bootstrap';
+import { saveFile } from '../components/saveFile.ts';
+import type { Aside, Waiting } from '../device/db.ts';
+import { device } from '../device/device.ts';
+import { changeDocument, openDocument } from '../store/documents/engine.ts';
+import { keepRecords } from '../store/records/records.ts';
+import { useAppDispatch } from '../store/store.ts';
+
+/** What is put aside on this device, the oldest first; follows what any tab puts there. */
+export function useAside(): Aside[] {
+  const [all, setAll] = useState<Aside[]>([]);
+  const read = useCallback(
+    () =>
+      void device.aside
+        .all()
+        .then(setAll)
+        .catch(() => undefined),
+    [],
+  );
+  useEffect(() => {
+    read();
+    return device.db.hear(({ store }) => {
+      if (store === 'aside') read();
+    });
+  }, [read]);
+  return all;
+}
+
+interface Props {
+  all: readonly Aside[];
+  onHide: () => void;
+}
+
+/** What the server did not take, or the program cannot read: try it again, save it as a file, or remove it. */
+export function AsideDialog({ all, onHide }: Props) {
+  return (
+    <Modal show onHide={onHide} animation={false} scrollable aria-labelledby="aside-title">
+      <Modal.Header closeButton>
+        <Modal.Title id="aside-title" as="h2">
+          Put aside on this device
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <p>
+          The server did not take these, or this program cannot read them. They stay here until you remove
+          them.
+        </p>
+        {all.length === 0 && <p className="soft">Nothing is put aside.</p>}
+        {all.map((one) => (
+          <OneAside key={one.key} aside={one} />
+        ))}
+      </Modal.Body>
+      <Modal.Footer>
+        <button
+          type="button"
+          className="btn btn-plain"
+          disabled={all.length === 0}
+          onClick={() => saveFile('put-aside.json', JSON.stringify(all, null, 2), 'application/json')}
+        >
+          Save all as a file
+        </button>
+      </Modal.Footer>
+    </Modal>
+  );
+}
+
+function OneAside({ aside }: { aside: Aside }) {
+  const dispatch = useAppDispatch();
+  const [trouble, setTrouble] = useState('');
+  const { key, what, title, why, address, item } = aside;
+  const remove = () => void device.aside.remove(key);
+  const retry = async () => {
+    if (what === 'record') {
+      // The server may know its key: it was only refused.
+      await keepRecords([
+        { ...(item as never as Parameters<typeof keepRecords>[0][number]), key: `${key}-again`.slice(-64) },
+      ]);
+      return remove();
+    }
+    const [kind, id] = (address ?? '').split('/') as ['map' | 'class' | 'club', string];
+    await dispatch(openDocument({ kind, id }));
+    const commands = (item as Waiting).commands;
+    const issues = dispatch(
+      changeDocument({ kind, id }, commands.length === 1 ? commands[0]! : { do: 'batch', commands }),
+    );
+    if (issues.length > 0) setTrouble(issues.map(({ message }) => message).join('; '));
+    else remove();
+  };
+  return (
+    <div className="kept-line">
+      <b>{title}</b>
+      <p className="soft mb-1">{why}</p>
+      {trouble && (
+        <p className="hazard mb-1" role="alert">
+          It still does not fit: {trouble}.
+        </p>
+      )}
+      <div className="d-flex gap-2">
+        {what !== 'run' && (
+          <button type="button" className="btn btn-sm btn-plain" onClick={() => void retry()}>
+            Try again
+          </button>
+        )}
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          onClick={() => saveFile(`${what}-${key}.json`, JSON.stringify(aside, null, 2), 'application/json')}
+        >
+          Save as a file
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-plain"
+          onClick={remove}
+          aria-label={`Remove ${title}`}
+        >
+          Remove
+        </button>
+      </div>
+    </div>
+  );
+}
