@@ -84,7 +84,7 @@ test('what cannot be had back for want of the server is still offered once it is
   await expect(notice).toBeVisible();
   await demo.stop();
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'cannot be reached' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'does not answer' })).toBeVisible();
   await demo.start();
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Name')).toHaveValue(/^Tuesday/);

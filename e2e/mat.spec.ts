@@ -79,11 +79,11 @@ test('what is counted reaches the server exactly once, though it was gone meanwh
   await page.keyboard.press('Enter');
   await expect(faults.first()).toContainText('3');
   await counting.getByRole('button', { name: 'Take back' }).click();
-  await expect(page.getByText(/kept on this device, waiting for the server/)).toBeVisible();
+  await expect(page.getByText(/kept on this tablet, waiting for the server/)).toBeVisible();
   // What waits outlives the tab.
   await demo.start();
   await page.reload();
-  await expect(page.getByText(/kept on this device, waiting/)).toHaveCount(0);
+  await expect(page.getByText(/kept on this tablet, waiting/)).toHaveCount(0);
   await expect
     .poll(async () => {
       const { faults: counted, trials, sessions } = await practice(request, demo.url);

@@ -100,7 +100,7 @@ export function Parts() {
             session={{
               waiting: [{ ...change, kept }],
               online: false,
-              trouble: 'The server cannot be reached.',
+              trouble: 'Something went wrong on the server; nothing was changed.',
             }}
             onTry={() => undefined}
           />

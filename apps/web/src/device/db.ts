@@ -171,7 +171,7 @@ export function createDb(name: string = DATABASE): Db {
     for (const listener of listeners) listener(data);
   });
   const open = (): Promise<Database> => {
-    opened ??= openDatabase(name).catch(async () => {
+    opened ??= (async () => openDatabase(name))().catch(async () => {
       lasting = false;
       // @ts-expect-error Its package does not say where its types are.
       await import('fake-indexeddb/auto');
@@ -209,7 +209,11 @@ export function createDb(name: string = DATABASE): Db {
           await attempt();
         }
       }),
-    tell: (news) => channel?.postMessage(news),
+    tell(news) {
+      channel?.postMessage(news);
+      // The list of what is put aside is read by nobody who writes it.
+      if (news.store === 'aside') for (const listener of listeners) listener(news);
+    },
     hear(listener) {
       listeners.add(listener);
       return () => void listeners.delete(listener);

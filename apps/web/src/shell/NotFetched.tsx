@@ -6,7 +6,7 @@ export function NotFetched() {
     <div className="teach" role="alert">
       <h1>This place could not be fetched</h1>
       <p>
-        The server cannot be reached, or the program on it is newer than this page. Everything you changed is
+        The server does not answer, or the program on it is newer than this page. Everything you changed is
         kept.
       </p>
       <button type="button" className="btn btn-now" autoFocus onClick={() => location.reload()}>

@@ -1,5 +1,5 @@
 import type { Issue } from '@aftersquall/core';
-import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
+import { type KeyboardEvent, type MouseEvent, useEffect, useId, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useDraft } from './useDraft.tsx';
 
@@ -122,19 +122,22 @@ export function SavedField({
       {restored && !trouble && (
         <div className="form-text" role="status">
           You typed this before and it is not saved yet.{' '}
-          <button type="button" className="btn btn-link btn-sm p-0" onClick={save}>
+          <button type="button" className="btn btn-link btn-sm p-0" onMouseDown={stayInField} onClick={save}>
             Save it
           </button>
         </div>
       )}
       {(trouble || theirs !== undefined || restored) && (
-        <button type="button" className="btn btn-link btn-sm p-0" onClick={giveUp}>
+        <button type="button" className="btn btn-link btn-sm p-0" onMouseDown={stayInField} onClick={giveUp}>
           Put back what is saved
         </button>
       )}
     </Form.Group>
   );
 }
+
+/** Leaving the field would save it before the button is heard. */
+const stayInField = (event: MouseEvent): void => event.preventDefault();
 
 /** Reads a number as people write it ("1,5" too); undefined for nothing, NaN for what is none. */
 export function readNumber(text: string): number | undefined {

@@ -213,7 +213,7 @@ export function LessonsPlace() {
               <p>
                 {open.online
                   ? 'This class is not here any more.'
-                  : 'The server cannot be reached; this class is shown once it is.'}
+                  : 'The server does not answer, and this device has no copy of the class yet.'}
               </p>
             )
           )}

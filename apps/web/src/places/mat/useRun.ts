@@ -147,7 +147,8 @@ export function useRun(planned: ClassPlan): Run | undefined {
   useEffect(() => {
     const look = () => {
       const now = Date.now();
-      const last = Math.max(seen.current, own.at(-1)?.at ?? 0);
+      // A run that was begun before this page was opened says itself how late it was.
+      const last = seen.current || (own.at(-1)?.at ?? 0);
       seen.current = now;
       if (last - now > PUT_RIGHT_MS && state.begun && !state.over)
         append({ do: 'clockWentBack', by: last - now }, id, now);

@@ -76,7 +76,9 @@ export function TermPlace() {
     const plans = found.flatMap(({ data: kept }) => (kept ? [kept.document as ClassPlan] : []));
     if (plans.length < classes.length) {
       dispatch(
-        notify({ text: 'The server cannot be reached: the calendar is made from what is kept there.' }),
+        notify({
+          text: 'The server does not answer. The calendar is made from the classes on it: try again later.',
+        }),
       );
       return;
     }
