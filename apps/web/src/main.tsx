@@ -10,7 +10,7 @@ import { preloadPlaces } from './preload.ts';
 import { router } from './router.tsx';
 import { hear, hearDevice } from './store/documents/engine.ts';
 import { listen } from './store/documents/liveEvents.ts';
-import { sendRecords } from './store/records/records.ts';
+import { sendRecords, sendWaitingRecords } from './store/records/records.ts';
 import { hearSettings, settingsOn, takeSettings } from './store/settings.ts';
 import { createStore } from './store/store.ts';
 
@@ -21,7 +21,11 @@ hearSettings(device.cells, (changed) => store.dispatch(takeSettings(changed)));
 device.db.hear(({ store: changed, key }) => {
   if (changed === 'changes') void store.dispatch(hearDevice(key));
 });
-listen((event) => store.dispatch(hear(event)));
+listen((event) => {
+  store.dispatch(hear(event));
+  // The server answers again: nothing waits for its next try.
+  if (event.type === 'opened') void sendWaitingRecords();
+});
 // Where the machine itself says that the network is back, what waits is sent at once.
 addEventListener('online', () => store.dispatch(hear({ type: 'opened' })));
 

@@ -14,6 +14,13 @@ export const LAZY_PLACES = {
   recall: () => import('./places/recall/RecallPlace.tsx'),
 };
 
+/**
+ * A browser that is never idle fetches all the same, after so long: a device that goes offline a few seconds after its
+ * first visit has to have every place.
+ */
+const FIRST_TIMEOUT_MS = 2000;
+const PART_TIMEOUT_MS = 250;
+
 /** Fetches every place and worker once the first screen stands, so that all of them are there without the server. */
 export function preloadPlaces(): void {
   const parts: (() => Promise<unknown>)[] = [
@@ -27,7 +34,7 @@ export function preloadPlaces(): void {
     await parts
       .shift()?.()
       .catch(() => undefined);
-    if (parts.length > 0) requestIdleCallback(() => void next(), { timeout: 2000 });
+    if (parts.length > 0) requestIdleCallback(() => void next(), { timeout: PART_TIMEOUT_MS });
   };
-  requestIdleCallback(() => void next(), { timeout: 5000 });
+  requestIdleCallback(() => void next(), { timeout: FIRST_TIMEOUT_MS });
 }

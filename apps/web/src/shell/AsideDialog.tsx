@@ -42,10 +42,7 @@ export function AsideDialog({ all, onHide }: Props) {
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <p>
-          The server did not take these, or this program cannot read them. They stay here until you remove
-          them.
-        </p>
+        <p>These are not saved on the server. They stay on this device until you remove them.</p>
         {all.length === 0 && <p className="soft">Nothing is put aside.</p>}
         {all.map((one) => (
           <OneAside key={one.key} aside={one} />

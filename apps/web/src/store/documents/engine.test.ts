@@ -716,6 +716,56 @@ describe('a device that starts again', () => {
   });
 });
 
+describe('a device that dies', () => {
+  /** A device that does so many more things on its disk and then nothing any more, like one whose battery is empty. */
+  function dying(name: string, steps: number): { device: Device; isDead: () => boolean } {
+    const device = createDevice(name);
+    let left = steps;
+    const { write, inTurn } = device.db;
+    const never = new Promise<never>(() => undefined);
+    device.db.write = (stores, work) => (left-- > 0 ? write(stores, work) : never);
+    device.db.inTurn = (work) => (left-- > 0 ? inTurn(work) : never);
+    return { device, isDead: () => left <= 0 };
+  }
+
+  it('at any moment loses no change that it said was kept', async () => {
+    for (let steps = 2; steps < 30; steps++) {
+      server = new StandInServer(demo);
+      const name = `dying-${devices++}`;
+      const { device, isDead } = dying(name, steps);
+      const before = screen(device);
+      // It never ends what it was at: nobody may wait for it.
+      running.pop();
+      await Promise.race([before.open(), new Promise((resolve) => setTimeout(resolve, 60))]);
+      const kept = new Set<string>();
+      const look = () => {
+        for (const change of before.session()?.waiting ?? []) if (change.kept) kept.add(change.key);
+      };
+      for (let i = 0; i < 6 && !isDead() && before.session()?.state === 'ready'; i++) {
+        server.cut = i % 3 === 1;
+        before.change(i % 2 ? rename('triangle', `Name ${i}`) : setChance((i + 1) / 10));
+        for (let turn = 0; turn < 12 && !isDead(); turn++) {
+          await new Promise(setImmediate);
+          look();
+        }
+      }
+      // Dead: nothing that is still on its way arrives any more.
+      server = Object.assign(new StandInServer(demo), {
+        document: server.document,
+        revision: server.revision,
+        made: server.made,
+      });
+      const after = await opened(createDevice(name));
+      after.online();
+      await after.settled();
+      const arrived = new Set(server.made.map(({ key }) => key));
+      for (const key of kept) expect(arrived.has(key), `${key} after ${steps} steps`).toBe(true);
+      expect(after.session().conflict).toBeUndefined();
+      after.sameAsServer();
+    }
+  });
+});
+
 describe('whatever happens', () => {
   /** What can happen to one of three devices, or between them and the server. */
   const happening = fc.record({

@@ -130,6 +130,9 @@ export async function keepAndSend(records: readonly PracticeRecord[]): Promise<v
   await sender.send();
 }
 
+/** Sends what waits now. */
+export const sendWaitingRecords = (): Promise<void> => sender.send();
+
 /** Sends what waits now, and again whenever the network comes back; lets go of what is long on the server. */
 export function sendRecords(): void {
   const since = subWeeks(new Date(), KEPT_WEEKS);
