@@ -97,7 +97,8 @@ describe('a class from the demo', () => {
 
   it('for beginners in butterfly holds the over-under sweep, and nothing above its level or barred by its rules', () => {
     const rules = SHIPPED_PROFILES.find(({ level, apparel }) => level === 'novice' && apparel === 'gi')!;
-    const { lesson } = expectSound({ ...HOUR, root: 'butterfly', level: 'novice', rules });
+    const pinned = ['over-under-sweep'];
+    const { lesson } = expectSound({ ...HOUR, root: 'butterfly', level: 'novice', rules, pinned });
     expect(lesson.steps.map(({ name }) => name)).toContain('Over-under sweep');
     for (const { move } of lesson.steps) {
       const known = index.move.get(move)!;
@@ -135,7 +136,13 @@ describe('a class from the demo', () => {
   });
 
   it('tells who attacks and who is caught what keeps both safe, each in their own words', () => {
-    const { blocks } = planLesson({ ...HOUR, root: 'entangle-mutual', level: 'expert', apparel: 'no-gi' });
+    const { blocks } = planLesson({
+      ...HOUR,
+      root: 'entangle-crossed',
+      level: 'expert',
+      apparel: 'no-gi',
+      pinned: ['crossed-heel'],
+    });
     const twists = blocks.filter((block) => 'hazards' in block && block.hazards.includes('heel-hook'));
     expect(twists.length).toBeGreaterThan(0);
     for (const block of twists) {

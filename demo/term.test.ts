@@ -65,7 +65,9 @@ describe('a term', () => {
 
   it('counts classes that are there already from their day on, with what found no time in them', () => {
     const [first] = classes;
-    const { lesson, leftOver } = first!.planned;
+    const { lesson, blocks } = first!.planned;
+    const last = blocks.findLast((block) => block.kind === 'link');
+    const leftOver = last?.kind === 'link' ? last.links.slice(0, 1).map(({ exchange }) => exchange) : [];
     const held = [{ date: asked.dates[1]!.date, moves: movesOfLesson(lesson), leftOver }];
     const around = planTerm({ ...asked, map, held });
     // The day before it knows nothing of it; from its day on what it taught is known.

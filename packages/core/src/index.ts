@@ -312,6 +312,7 @@ export {
 } from './read/readReaction.ts';
 export { suggestAnswers } from './read/suggestAnswers.ts';
 export { legality } from './rules/legality.ts';
+export { loadedJoints, loadsAny, type MoveRole } from './rules/loadedJoints.ts';
 export { SHIPPED_PROFILES } from './rules/shippedProfiles.ts';
 export { type RunEvent, RunEventSchema } from './run/runEvent.ts';
 export { plannedSeconds, runRecords, wasReached } from './run/runRecords.ts';

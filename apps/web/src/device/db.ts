@@ -150,7 +150,7 @@ export interface Db {
 type WriteStore<S extends StoreName> = IDBPObjectStore<DeviceSchema, StoreName[], S, 'readwrite'>;
 
 /** What changed on this device, for other tabs. */
-export type DeviceNews =
+type DeviceNews =
   | { store: 'changes'; key: string }
   | { store: 'runs'; key: string }
   | { store: 'recorded'; key: string }

@@ -22,7 +22,7 @@ export interface Sending<Item extends { key: string }> {
   refused(item: Item, why: string): Promise<void>;
 }
 
-export interface SenderState {
+interface SenderState {
   /** `offline`: the server does not answer. `trouble`: it answers, and could not do it. */
   is: 'idle' | 'sending' | 'offline' | 'trouble';
   /** What the server said of its trouble. */

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { HazardTagSchema } from './hazards.ts';
+import { LoadsSchema } from './joint.ts';
 import { AliasesSchema, CuesSchema, FaultSchema, NoteSchema } from './notes.ts';
-import { IdSchema, NameSchema, TextSchema } from './primitives.ts';
+import { IdSchema, NameSchema, ShortSchema, TextSchema } from './primitives.ts';
 
 export const MECHANIC_FORMS = ['solo', 'pair', 'line'] as const;
 
@@ -9,6 +10,7 @@ export const MECHANIC_FORMS = ['solo', 'pair', 'line'] as const;
 export const MechanicSchema = z.strictObject({
   id: IdSchema,
   name: NameSchema,
+  short: ShortSchema,
   aliases: AliasesSchema,
   form: z.enum(MECHANIC_FORMS),
   /** How much of it at a time: "8 a side". */
@@ -19,6 +21,8 @@ export const MechanicSchema = z.strictObject({
   cues: CuesSchema,
   faults: z.array(FaultSchema).default([]),
   hazards: z.array(HazardTagSchema).default([]),
+  /** The joints that doing it loads. */
+  loads: LoadsSchema,
   note: NoteSchema,
 });
 export type Mechanic = z.infer<typeof MechanicSchema>;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { ContactSchema } from './contacts.ts';
 import { HazardTagSchema } from './hazards.ts';
 import { HoldPatternSchema, HoldSchema } from './hold.ts';
+import { LoadsSchema } from './joint.ts';
 import {
   AliasesSchema,
   CuesSchema,
@@ -16,6 +17,7 @@ import {
   LevelSchema,
   NameSchema,
   SecondsSchema,
+  ShortSchema,
   TextSchema,
   WearSchema,
 } from './primitives.ts';
@@ -78,8 +80,11 @@ export const MoveSchema = z.strictObject({
   position: IdSchema,
   look: IdSchema,
   name: NameSchema,
+  short: ShortSchema,
   aliases: AliasesSchema,
   kind: MoveKindSchema,
+  /** Taught before the rest of its system. */
+  foundation: z.boolean().optional(),
   /** Where it is narrower than its position's. */
   apparel: WearSchema.optional(),
   level: LevelSchema.optional(),
@@ -91,6 +96,8 @@ export const MoveSchema = z.strictObject({
   direction: z.number().min(0, 'degrees from 0').lt(360, 'degrees below 360').optional(),
   window: z.enum(['brief', 'open']).optional(),
   mechanics: z.array(IdSchema).default([]),
+  /** The joints that it loads beyond what its position and its mechanics do. */
+  loads: LoadsSchema,
   requires: z.array(RequirementSchema).default([]),
   cues: CuesSchema,
   faults: z.array(FaultSchema).default([]),

@@ -9,6 +9,8 @@ export const FaultSchema = z.strictObject({
   id: IdSchema,
   text: TextSchema.min(1, 'say what goes wrong'),
   mend: NoteSchema,
+  /** The reactions that it lets through. */
+  lets: z.array(IdSchema).optional(),
 });
 export type Fault = z.infer<typeof FaultSchema>;
 

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { HoldSchema } from './hold.ts';
+import { LoadsSchema } from './joint.ts';
 import { AliasesSchema, CuesSchema, FaultSchema, FitSchema, NoteSchema } from './notes.ts';
 import { LandingSchema } from './outcome.ts';
 import { PoseHintsSchema } from './poseHints.ts';
-import { IdSchema, LevelSchema, NameSchema, WearSchema } from './primitives.ts';
+import { IdSchema, LevelSchema, NameSchema, ShortSchema, WearSchema } from './primitives.ts';
 import { LookReactionSchema } from './reaction.ts';
 import { SignsSchema } from './signs.ts';
 
@@ -11,6 +12,8 @@ import { SignsSchema } from './signs.ts';
 export const LookSchema = z.strictObject({
   id: IdSchema,
   name: NameSchema,
+  /** What top sees of it, in words: "you reach for the far sleeve". */
+  topSees: NoteSchema,
   timing: z.enum(['hidden', 'seen']).default('hidden'),
   reactions: z.array(LookReactionSchema).default([]),
   note: NoteSchema,
@@ -21,6 +24,7 @@ export type Look = z.infer<typeof LookSchema>;
 export const PositionSchema = z.strictObject({
   id: IdSchema,
   name: NameSchema,
+  short: ShortSchema,
   aliases: AliasesSchema,
   systems: z.array(IdSchema).default([]),
   leadSide: z.enum(['L', 'R']).default('R'),
@@ -33,6 +37,8 @@ export const PositionSchema = z.strictObject({
   rest: z.number().min(-100).max(100).optional(),
   drift: LandingSchema.optional(),
   level: LevelSchema.default('novice'),
+  /** The joints that being here loads. */
+  loads: LoadsSchema,
   note: NoteSchema,
   cues: CuesSchema,
   faults: z.array(FaultSchema).default([]),

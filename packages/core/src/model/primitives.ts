@@ -14,6 +14,13 @@ export const NameSchema = z
   .trim()
   .min(1, 'give it a name')
   .max(NAME_LIMIT, `at most ${NAME_LIMIT} characters`);
+/** What a coach calls it across the mat: shown where there is little room, or where somebody reads from afar. */
+export const ShortSchema = z
+  .string()
+  .trim()
+  .min(1, 'say what you call it')
+  .max(40, 'at most 40 characters')
+  .optional();
 export const TextSchema = z.string().max(TEXT_LIMIT, `at most ${TEXT_LIMIT} characters`);
 export const SecondsSchema = z.number().min(0, 'seconds cannot be negative').max(3600, 'at most an hour');
 export const ChanceSchema = z

@@ -3,7 +3,7 @@ import { ContactSchema } from './contacts.ts';
 import { HazardTagSchema } from './hazards.ts';
 import { HoldPatternSchema, HoldSchema } from './hold.ts';
 import { AliasesSchema, NoteSchema } from './notes.ts';
-import { IdSchema, NameSchema, TextSchema } from './primitives.ts';
+import { IdSchema, NameSchema, ShortSchema, TextSchema } from './primitives.ts';
 import { ConditionSchema, SignsSchema } from './signs.ts';
 
 export const REACTION_GROUPS = [
@@ -32,6 +32,9 @@ export type ReactionNeed = z.infer<typeof ReactionNeedSchema>;
 export const ReactionSchema = z.strictObject({
   id: IdSchema,
   name: NameSchema,
+  short: ShortSchema,
+  /** Its short name on the other side, where that is another one: "posts the near hand". */
+  shortMirrored: ShortSchema,
   aliases: AliasesSchema,
   group: ReactionGroupSchema,
   needs: z.array(ReactionNeedSchema).default([]),

@@ -34,7 +34,7 @@ export interface RunState {
   swapped: ReadonlySet<string>;
 }
 
-export interface Stay {
+interface Stay {
   count: number;
   ran: number;
   /** Milliseconds since 1970. */

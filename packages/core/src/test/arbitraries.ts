@@ -12,7 +12,7 @@ import {
   PARTS,
   type Target,
 } from '../model/hold.ts';
-import { JOINTS } from '../model/joint.ts';
+import { JOINTS, LOADS } from '../model/joint.ts';
 import { emptyMap, type GuardMap } from '../model/map.ts';
 import { MECHANIC_FORMS, type Mechanic, MechanicSchema } from '../model/mechanic.ts';
 import { MOVE_KINDS, type Move, MoveSchema } from '../model/move.ts';
@@ -98,9 +98,25 @@ const condition: fc.Arbitrary<Condition> = fc.constantFrom(...FACET_NAMES).chain
     mark: fc.constantFrom('must' as const, 'helps' as const),
   }),
 );
-const faults = fc
-  .array(fc.record({ text, mend: text }, { requiredKeys: ['text'] }), { maxLength: 2 })
-  .map((all) => all.map((fault, i) => ({ id: `f${i + 1}`, ...fault })));
+/** Faults, which may let some reactions through. */
+const faultsLetting = (reactionIds: readonly string[]) =>
+  fc
+    .array(
+      fc.record(
+        {
+          // Words that look like what the notation says of a fault.
+          text: fc.oneof(text, fc.constantFrom('late [lets go', 'looks like this [lets go]', 'ends [so]')),
+          mend: fc.oneof(text, fc.constant('head up [lets go]')),
+          ...(reactionIds.length > 0 && { lets: fc.subarray([...reactionIds], { minLength: 1 }) }),
+        },
+        { requiredKeys: ['text'] },
+      ),
+      { maxLength: 2 },
+    )
+    .map((all) => all.map((fault, i) => ({ id: `f${i + 1}`, ...fault })));
+const faults = faultsLetting([]);
+const short = fc.stringMatching(/^[A-Z][a-z]{1,9}( [a-z]{1,7}){0,3}$/);
+const loads = fc.dictionary(fc.constantFrom(...JOINTS), fc.constantFrom(...LOADS), { maxKeys: 3 });
 
 const mechanic = (id: string): fc.Arbitrary<Mechanic> =>
   fc
@@ -114,6 +130,8 @@ const mechanic = (id: string): fc.Arbitrary<Mechanic> =>
         faults,
         hazards: fc.subarray(HAZARD_TAGS.slice(0, 3)),
         note: text,
+        short,
+        loads,
       },
       { requiredKeys: ['name', 'form', 'how'] },
     )
@@ -154,6 +172,8 @@ export const reaction = (id: string): fc.Arbitrary<Reaction> =>
       ),
       feel: text,
       script: text,
+      short: fc.option(short, { nil: undefined }),
+      shortMirrored: fc.option(short, { nil: undefined }),
     })
     .map((value) => ReactionSchema.parse({ id, ...value }));
 
@@ -213,13 +233,16 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
             rest: fc.integer({ min: -30, max: 30 }).map((tenths) => tenths / 10),
             systems: fc.subarray(systemIds),
             note: text,
-            faults,
+            faults: faultsLetting(reactionIds),
             feel: text,
             pose: poseHints,
+            short,
+            loads,
+            topSees: text,
           },
           { requiredKeys: ['name', 'holds', 'topHolds', 'signs', 'entry', 'systems', 'faults'] },
         )
-        .map(({ feel, ...value }) =>
+        .map(({ feel, topSees, ...value }) =>
           PositionSchema.parse({
             id,
             ...value,
@@ -227,6 +250,7 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
               {
                 id: 'look',
                 name: 'look',
+                topSees,
                 reactions: reactionIds.map((reactionId) => ({ id: reactionId, feel })),
               },
             ],
@@ -261,6 +285,10 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
                 all.map((step, i) => ({ id: `s${i + 1}`, ...step, ...(i > 0 && { after: ['s1'] }) })),
               ),
             note: text,
+            short,
+            loads,
+            foundation: fc.constant(true),
+            faults: faultsLetting(reactionIds),
           },
           {
             requiredKeys: [

@@ -170,7 +170,7 @@ function buildStates(map: GuardMap, options: WeighOptions): BareState[] {
               !banned.has(move.id) &&
               legality(move.hazards, options.rules).legal &&
               !restsOn(move, patterns, apparel) &&
-              !loadsAny(move, spared),
+              !loadsAny(map, move, spared),
           );
     return {
       position,

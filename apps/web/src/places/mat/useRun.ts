@@ -14,7 +14,7 @@ import { newKey } from '../../store/records/newRecord.ts';
 import { type Bell, createBell } from './bell.ts';
 import { ringsBetween } from './ringsBetween.ts';
 
-export interface Person {
+interface Person {
   id: string;
   alias: string;
 }

@@ -5,6 +5,7 @@ import { indexMap } from '../../model/indexMap.ts';
 import { ENTITY_SCHEMAS, type GuardMap, LIST_OF, MAP_FORMAT, MapSchema } from '../../model/map.ts';
 import type { Mechanic } from '../../model/mechanic.ts';
 import type { Move } from '../../model/move.ts';
+import type { Fault } from '../../model/notes.ts';
 import type { Opponent, Tendency } from '../../model/opponent.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
 import type { Position, System } from '../../model/position.ts';
@@ -47,16 +48,24 @@ const dropped = (path: Path, kind: string, id: string, drop: Path = path): Refer
   onLoss: { drop },
 });
 
+/** The reactions that faults say they let through. */
+const letThrough = (faults: readonly Fault[]): Reference[] =>
+  faults.flatMap(({ lets = [] }, i) =>
+    lets.map((id, j) => dropped(['faults', i, 'lets', j], 'reaction', id)),
+  );
+
 const system: EntityKindDefinition<System> = { ...list('system'), word: 'guard system' };
 const mechanic: EntityKindDefinition<Mechanic> = {
   ...list('mechanic'),
+  references: ({ faults }) => letThrough(faults),
   check: (_, { faults }) => repeatedIds([[['faults'], faults]]),
 };
 const reaction: EntityKindDefinition<Reaction> = list('reaction');
 
 const position: EntityKindDefinition<Position> = {
   ...list('position'),
-  references: ({ systems, looks, drift }) => [
+  references: ({ systems, looks, drift, faults }) => [
+    ...letThrough(faults),
     ...systems.map((id, i) => dropped(['systems', i], 'system', id)),
     ...looks.flatMap(({ reactions }, i) =>
       reactions.map(({ id }, j) =>
@@ -90,6 +99,7 @@ const move: EntityKindDefinition<Move> = {
       return [dropped(['requires', i, kind], kind, id, ['requires', i])];
     }),
     ...value.mechanics.map((id, i) => dropped(['mechanics', i], 'mechanic', id)),
+    ...letThrough(value.faults),
   ],
   check: (_, { variants, steps, faults }) =>
     repeatedIds([
@@ -199,6 +209,12 @@ export const mapDocument = defineDocument<GuardMap>()({
     falsePositives: 'what only seems to work',
     stops: 'steps that happen',
     noGi: 'without the jacket',
+    short: 'short name',
+    shortMirrored: 'short name on the other side',
+    foundation: 'taught first',
+    loads: 'joints loaded',
+    lets: 'what it lets through',
+    topSees: 'what top sees',
   },
   valueWords: (field, value) => {
     if (field === 'chance' && typeof value === 'number') return `${Math.round(value * 1000) / 10} %`;

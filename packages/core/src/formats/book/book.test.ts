@@ -133,7 +133,10 @@ describe('an error of a book', () => {
     ['# Sytem: S (s)', /^a\.md:1:1 unknown heading; expected # System: Name \(id\)/],
     ['# System: S', 'a.md:1:3 a System without a name and an id; expected System: Name (id)'],
     ['### Look: L (l)', 'a.md:1:1 a Look outside of a Position; expected a Position heading before it'],
-    [`${head}- leed: R`, /^a\.md:5:3 unknown keyword in a Position; expected "- keyword: …" with aliases, /],
+    [
+      `${head}- leed: R`,
+      /^a\.md:5:3 unknown keyword in a Position; expected "- keyword: …" with short, aliases, /,
+    ],
     [`${head}- lead: X`, 'a.md:5:9 "X" is no side; expected L, R'],
     [
       `${head}- holds: handR grip collar.R, handL grib sleeve.R`,

@@ -1,10 +1,11 @@
 import { HazardTagSchema } from '../../model/hazards.ts';
 import { MECHANIC_FORMS } from '../../model/mechanic.ts';
 import { MOVE_KINDS } from '../../model/move.ts';
+import type { Fault } from '../../model/notes.ts';
 import { ApparelSchema, LevelSchema, SideSchema, WearSchema } from '../../model/primitives.ts';
 import { REACTION_GROUPS } from '../../model/reaction.ts';
 import { pictureHints } from './pictureHints.ts';
-import { escapeText, splitEntries, unescapeText } from './text.ts';
+import { escapeText, shifted, splitEntries, trimBlanks, unescapeText } from './text.ts';
 import {
   arrow,
   type Codec,
@@ -15,6 +16,7 @@ import {
   id,
   landing,
   listOf,
+  loads,
   number,
   oneOf,
   pattern,
@@ -24,6 +26,7 @@ import {
   seconds,
   signs,
   text,
+  yes,
 } from './values.ts';
 
 /** What a heading can begin. */
@@ -58,6 +61,9 @@ const aliases: Codec<string[]> = {
   read: (line) => splitEntries(line, ';').map((part) => unescapeText(part.text)),
   print: (names) => names.map((name) => escapeText(name).replaceAll(';', '\\;')).join('; '),
 };
+/** `… [lets circle-far, hop-leg]`: what a fault lets through. */
+const LETS = /(?<!\\)\[lets ([^[\]\\]*)\]$/;
+const reactions = listOf(id);
 const fault = arrow('what mends it', false);
 const falsePositive = arrow('the honest test', true);
 const advice = {
@@ -65,17 +71,27 @@ const advice = {
   fault: key(
     'faults',
     {
-      read(line): { text: string; mend?: string } {
-        const [wrong, mend] = fault.read(line);
-        return { text: wrong, ...(mend !== undefined && { mend }) };
+      read(line): Omit<Fault, 'id'> {
+        const found = LETS.exec(line);
+        const [wrong, mend] = fault.read(found ? trimBlanks(line.slice(0, found.index)) : line);
+        const lets =
+          found &&
+          shifted(found.index + found[0].length - 1 - found[1]!.length, () => reactions.read(found[1]!));
+        return { text: wrong, ...(mend !== undefined && { mend }), ...(lets && { lets }) };
       },
-      print: (one) => fault.print([one.text, one.mend]),
+      print(one: Fault) {
+        const words = fault.print([one.text, one.mend]);
+        // Words that only look like the brackets stand behind a backslash.
+        if (!one.lets || one.lets.length === 0) return LETS.test(words) ? words.replace(/\]$/, '\\]') : words;
+        return `${words} [lets ${reactions.print(one.lets)}]`;
+      },
     },
     { many: true, withId: true },
   ),
 };
 const fits = key('fits', fit, { many: true });
 const note = key('note', text);
+const short = key('short', text);
 const hazards = key('hazards', listOf(oneOf(HazardTagSchema.options, 'hazard')));
 
 /** The keywords of each kind of block, in the order in which they are printed. */
@@ -90,6 +106,7 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     note,
   },
   Mechanic: {
+    short,
     aliases: key('aliases', aliases),
     form: key('form', oneOf(MECHANIC_FORMS, 'form'), { required: true }),
     dose: key('dose', text),
@@ -97,9 +114,12 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     partner: key('partner', text),
     ...advice,
     hazards,
+    loads: key('loads', loads),
     note,
   },
   Reaction: {
+    short,
+    'short mirrored': key('shortMirrored', text),
     aliases: key('aliases', aliases),
     group: key('group', oneOf(REACTION_GROUPS, 'group'), { required: true }),
     needs: key('needs', listOf(reactionNeed)),
@@ -113,6 +133,7 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     note,
   },
   Position: {
+    short,
     aliases: key('aliases', aliases),
     systems: key('systems', listOf(id)),
     lead: key('leadSide', oneOf(SideSchema.options.slice(0, 2), 'side')),
@@ -124,19 +145,23 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     holds: key('holds', listOf(hold)),
     'top holds': key('topHolds', listOf(hold)),
     signs: key('signs', signs),
+    loads: key('loads', loads),
     note,
     picture: key('pose', pictureHints),
     ...advice,
     fit: fits,
   },
   Look: {
+    'top sees': key('topSees', text),
     timing: key('timing', oneOf(['hidden', 'seen'], 'timing')),
     reactions: key('reactions', listOf(reference)),
     note,
   },
   Move: {
+    short,
     aliases: key('aliases', aliases),
     kind: key('kind', oneOf(MOVE_KINDS, 'kind of move'), { required: true }),
+    foundation: key('foundation', yes),
     apparel: key('apparel', oneOf(WearSchema.options, 'apparel')),
     level: key('level', oneOf(LevelSchema.options, 'level')),
     direction: key('direction', number(0, 360 - 1e-9, '°')),
@@ -146,6 +171,7 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     'needs holds': key('needsHolds', listOf(pattern)),
     requires: key('requires', listOf(requirement)),
     mechanics: key('mechanics', listOf(id)),
+    loads: key('loads', loads),
     hazards,
     note,
     ...advice,

@@ -1,6 +1,7 @@
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
 import type { Move } from '../../model/move.ts';
+import type { Fault } from '../../model/notes.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
 import type { Position } from '../../model/position.ts';
 import type { GuardBook } from './parseGuardBook.ts';
@@ -50,14 +51,25 @@ export function pickSystems(book: GuardBook, systems: readonly string[], into?: 
     ...positions.flatMap(({ looks }) => looks.flatMap(({ reactions }) => reactions)),
     ...exchanges.flatMap(({ reaction }) => (reaction === 'none' ? [] : reaction)),
   ]);
+  const reactionsThere = new Set([...met, ...idsOf(into?.reactions)]);
+  /** What a fault lets through is said only of reactions that there are. */
+  const letting = <T extends { faults: Fault[] }>(thing: T): T =>
+    thing.faults.some(({ lets }) => lets?.some((id) => !reactionsThere.has(id)))
+      ? { ...thing, faults: thing.faults.map((fault) => lettingOf(fault, reactionsThere)) }
+      : thing;
   return {
     systems: book.systems.filter(({ id }) => systems.includes(id)),
-    mechanics: book.mechanics.filter(({ id }) => used.has(id)),
+    mechanics: book.mechanics.filter(({ id }) => used.has(id)).map(letting),
     reactions: book.reactions.filter(({ id }) => met.has(id)),
-    positions,
-    moves: moves.map((move) => ({ ...move, requires: move.requires.filter(isThere) })),
+    positions: positions.map(letting),
+    moves: moves.map(letting).map((move) => ({ ...move, requires: move.requires.filter(isThere) })),
     exchanges,
   };
+}
+
+function lettingOf({ lets, ...fault }: Fault, there: ReadonlySet<string>): Fault {
+  const left = lets?.filter((id) => there.has(id)) ?? [];
+  return left.length > 0 ? { ...fault, lets: left } : fault;
 }
 
 const idsOf = (things: readonly { id: string }[] = []): Set<string> => new Set(things.map(({ id }) => id));

@@ -84,7 +84,9 @@ function keywordLines(kind: BlockKind, thing: Named, wanted: (word: string) => b
   const fields = thing as unknown as Record<string, unknown>;
   const lines = Object.entries(KEYWORDS[kind]).flatMap(([word, { field, codec, many, withId }]) => {
     const value = fields[field];
-    if (!wanted(word) || isNothing(value) || USUAL[kind]?.[field] === value) return [];
+    // Empty loads say something: somebody looked.
+    const unsaid = field === 'loads' ? value === undefined : isNothing(value);
+    if (!wanted(word) || unsaid || USUAL[kind]?.[field] === value) return [];
     if (!many) return [`- ${word}: ${codec.print(value)}`];
     return (value as Named[]).map((one, i) => {
       const name = withId && one.id !== `f${i + 1}` ? `${word} ${one.id}` : word;

@@ -9,6 +9,7 @@ import {
   PLACES_ON,
   type Target,
 } from '../../model/hold.ts';
+import { JOINTS, LOADS, type Loads } from '../../model/joint.ts';
 import { BUILD_VALUES, type Fit, FitSchema } from '../../model/notes.ts';
 import { isOutcome, type Landing, OUTCOMES } from '../../model/outcome.ts';
 import { IdSchema, SideSchema } from '../../model/primitives.ts';
@@ -289,6 +290,32 @@ export const requirement: Codec<Requirement> = {
     return { [known]: shifted(kind.length + 1, () => id.read(name)) } as Requirement;
   },
   print: (need) => Object.entries(need)[0]!.join(' '),
+};
+
+/** `neck hard, wrist some`; `none`: looked at, and nothing. */
+export const loads: Codec<Loads> = {
+  read(line) {
+    if (line === 'none') return {};
+    const made: Loads = {};
+    for (const { text: entry, at } of splitEntries(line)) {
+      const [joint = '', load = '', more] = entry.split(/ +/);
+      const known = readWord(JOINTS, 'joint', joint, at);
+      if (more !== undefined)
+        throw new BookSlip(`"${entry}" goes on too long; expected: joint hard|some`, at);
+      if (made[known]) throw new BookSlip(`${joint} is said twice; expected it once`, at);
+      made[known] = readWord(LOADS, 'load', load, at + joint.length + 1);
+    }
+    return made;
+  },
+  print: (value) =>
+    Object.entries(value)
+      .map(([joint, load]) => `${joint} ${load}`)
+      .join(', ') || 'none',
+};
+
+export const yes: Codec<boolean> = {
+  read: (word) => readWord(['yes'], 'mark', word) === 'yes',
+  print: () => 'yes',
 };
 
 /** `about own|partner value ±n: why`. */
