@@ -14,7 +14,14 @@ export { topSetup } from './balance/topSetup.ts';
 export { arcWords, wayWords } from './balance/wayWords.ts';
 export { weakestArc } from './balance/weakestArc.ts';
 export type { Moment } from './body/followSteps.ts';
-export { landingWords, OUTCOME_GOOD, OUTCOME_WORDS, reactionName } from './body/landingWords.ts';
+export {
+  landingWords,
+  OUTCOME_GOOD,
+  OUTCOME_WORDS,
+  reactionName,
+  reactionShort,
+  shortName,
+} from './body/landingWords.ts';
 export { limbConflicts } from './body/limbConflicts.ts';
 export { mirror, sided } from './body/mirror.ts';
 export { pictureWords } from './body/pictureWords.ts';
@@ -220,7 +227,7 @@ export {
 } from './model/hold.ts';
 export { matchesPattern, patternOf } from './model/holdPattern.ts';
 export { indexMap } from './model/indexMap.ts';
-export { JOINTS } from './model/joint.ts';
+export { JOINTS, type Joint, LOADS, type Loads } from './model/joint.ts';
 export {
   ENTITY_SCHEMAS,
   type EntityKind,
@@ -266,6 +273,7 @@ export {
   type Level,
   NAME_LIMIT,
   NameSchema,
+  SHORT_LIMIT,
   type Side,
   TEXT_LIMIT,
 } from './model/primitives.ts';

@@ -1,4 +1,4 @@
-import { HAZARD_TAGS, type Hold, PositionSchema, wordContext } from '@aftersquall/core';
+import { emptyMap, HAZARD_TAGS, type Hold, PositionSchema, wordContext } from '@aftersquall/core';
 import { Star } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { ApparelToggle } from '../components/ApparelToggle.tsx';
@@ -50,6 +50,8 @@ const CHOICES = ['Triangle locked', 'Two hands on one sleeve'].map((name) => ({
   name,
   what: 'position',
 }));
+
+const NO_MAP = emptyMap('parts', 'Parts');
 
 /** Every shared component in its states, for whoever builds a screen. In the development build only. */
 export function Parts() {
@@ -168,7 +170,7 @@ export function Parts() {
           context={context}
           onChange={(holds) => set({ holds })}
         />
-        <FaultsField faults={position.faults} onChange={(faults) => set({ faults })} />
+        <FaultsField map={NO_MAP} faults={position.faults} onChange={(faults) => set({ faults })} />
         <FitsField fits={position.fits} onChange={(fits) => set({ fits })} />
       </Part>
       <Part name="HoldsPlan">

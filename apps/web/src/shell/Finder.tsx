@@ -24,32 +24,32 @@ function findable(map: GuardMap): Found[] {
   const index = indexMap(map);
   const at = (kind: string, id: string) => `?sel=${kind}.${id}`;
   return [
-    ...map.positions.map(({ id, name, aliases }) => ({
+    ...map.positions.map(({ id, name, short, aliases }) => ({
       key: `position ${id}`,
       name,
-      aliases,
+      aliases: called(aliases, short),
       what: 'position',
       address: at('position', id),
       read: `?at=${id}`,
     })),
-    ...map.moves.map(({ id, name, aliases, position, mechanics }) => ({
+    ...map.moves.map(({ id, name, short, aliases, position, mechanics }) => ({
       key: `move ${id}`,
       name,
-      aliases: [...aliases, ...mechanics.flatMap((of) => index.mechanic.get(of)?.name ?? [])],
+      aliases: [...called(aliases, short), ...mechanics.flatMap((of) => index.mechanic.get(of)?.name ?? [])],
       what: `move from ${index.position.get(position)?.name ?? position}`,
       address: at('move', id),
     })),
-    ...map.reactions.map(({ id, name, aliases, group }) => ({
+    ...map.reactions.map(({ id, name, short, shortMirrored, aliases, group }) => ({
       key: `reaction ${id}`,
       name,
-      aliases,
+      aliases: called(aliases, short, shortMirrored),
       what: `what top does: ${group}`,
       address: at('reaction', id),
     })),
-    ...map.mechanics.map(({ id, name, aliases }) => ({
+    ...map.mechanics.map(({ id, name, short, aliases }) => ({
       key: `mechanic ${id}`,
       name,
-      aliases,
+      aliases: called(aliases, short),
       what: 'mechanic',
       address: at('mechanic', id),
     })),
@@ -62,6 +62,12 @@ function findable(map: GuardMap): Found[] {
     })),
   ];
 }
+
+/** Other names, with what a coach calls it. */
+const called = (aliases: readonly string[], ...shorts: (string | undefined)[]): string[] => [
+  ...shorts.filter((short) => short !== undefined),
+  ...aliases,
+];
 
 /** Where a find is shown: in the place one is in, where that shows such things, else in the map. */
 export const addressIn = (place: string | undefined, map: GuardMap, { read, address }: Found): string =>

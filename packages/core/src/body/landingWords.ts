@@ -41,6 +41,17 @@ export function landingWords(map: GuardMap, landing: Landing): string {
   return landing.mirrored ? `${name} (other side)` : name;
 }
 
+/** What a coach calls something across the mat; its name where nobody said. */
+export const shortName = ({ short, name }: { short?: string | undefined; name: string }): string =>
+  short ?? name;
+
+/** A reaction as a coach calls it, on its side. */
+export function reactionShort(map: GuardMap, { id, mirrored }: ReactionRef): string {
+  const reaction = indexMap(map).reaction.get(id);
+  if (!reaction?.short) return reactionName(map, { id, mirrored });
+  return mirrored ? (reaction.shortMirrored ?? `${reaction.short} (other side)`) : reaction.short;
+}
+
 /** A reaction of the map by its name, and by its side where it is the other one. */
 export function reactionName(map: GuardMap, { id, mirrored }: ReactionRef): string {
   return `${indexMap(map).reaction.get(id)?.name ?? id}${mirrored ? ' (other side)' : ''}`;

@@ -8,6 +8,7 @@ export const IdSchema = z
 
 /** The most letters of a name, and of a text such as a note. */
 export const NAME_LIMIT = 120;
+export const SHORT_LIMIT = 40;
 export const TEXT_LIMIT = 4000;
 export const NameSchema = z
   .string()
@@ -19,7 +20,7 @@ export const ShortSchema = z
   .string()
   .trim()
   .min(1, 'say what you call it')
-  .max(40, 'at most 40 characters')
+  .max(SHORT_LIMIT, `at most ${SHORT_LIMIT} characters`)
   .optional();
 export const TextSchema = z.string().max(TEXT_LIMIT, `at most ${TEXT_LIMIT} characters`);
 export const SecondsSchema = z.number().min(0, 'seconds cannot be negative').max(3600, 'at most an hour');

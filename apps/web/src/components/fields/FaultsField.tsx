@@ -1,13 +1,17 @@
-import { type Fault, freshId, type Issue } from '@aftersquall/core';
+import { type Fault, freshId, type GuardMap, type Issue, indexMap, shortName } from '@aftersquall/core';
+import { X } from 'lucide-react';
 import { PairsField } from './PairsField.tsx';
 
 interface Props {
+  map: GuardMap;
   faults: readonly Fault[];
+  /** The reactions that may be let through: those of the looks it is about; all where it is about none. */
+  reactions?: readonly string[];
   onChange: (faults: Fault[]) => Issue[];
 }
 
 /** What goes wrong and what mends it, in pairs. */
-export function FaultsField({ faults, onChange }: Props) {
+export function FaultsField({ map, faults, reactions, onChange }: Props) {
   const newId = () =>
     freshId(
       `f${faults.length + 1}`,
@@ -19,10 +23,65 @@ export function FaultsField({ faults, onChange }: Props) {
       asks={['What goes wrong', 'what mends it']}
       pairs={faults.map(({ id, text, mend = '' }) => ({ key: id, first: text, second: mend }))}
       onChange={(place, { key, first, second }) =>
-        onChange(faults.with(place, { id: key, text: first, mend: second || undefined }))
+        onChange(faults.with(place, { ...faults[place]!, id: key, text: first, mend: second || undefined }))
       }
       onAdd={(text) => onChange([...faults, { id: newId(), text }])}
       onRemove={(place) => onChange(faults.toSpliced(place, 1))}
+      below={(place) => (
+        <LetsField
+          map={map}
+          number={place + 1}
+          lets={faults[place]!.lets ?? []}
+          reactions={reactions ?? map.reactions.map(({ id }) => id)}
+          onChange={(lets) =>
+            void onChange(faults.with(place, { ...faults[place]!, lets: lets.length > 0 ? lets : undefined }))
+          }
+        />
+      )}
     />
+  );
+}
+
+interface LetsProps {
+  map: GuardMap;
+  number: number;
+  lets: readonly string[];
+  reactions: readonly string[];
+  onChange: (lets: string[]) => void;
+}
+
+/** The reactions that a fault lets through. */
+function LetsField({ map, number, lets, reactions, onChange }: LetsProps) {
+  const { reaction } = indexMap(map);
+  const wordsOf = (id: string) => shortName(reaction.get(id) ?? { name: id });
+  return (
+    <div className="chip-field small" role="group" aria-label={`What fault ${number} lets through`}>
+      {lets.map((id) => (
+        <button
+          key={id}
+          type="button"
+          className="chip of-top"
+          aria-label={`Take out: ${reaction.get(id)?.name ?? id}`}
+          onClick={() => onChange(lets.filter((other) => other !== id))}
+        >
+          {wordsOf(id)} <X size={11} aria-hidden />
+        </button>
+      ))}
+      <select
+        className="form-select form-select-sm w-auto"
+        aria-label={`Add what fault ${number} lets through`}
+        value=""
+        onChange={(event) => event.target.value && onChange([...lets, event.target.value])}
+      >
+        <option value="">+ lets through…</option>
+        {[...new Set(reactions)]
+          .filter((id) => !lets.includes(id))
+          .map((id) => (
+            <option key={id} value={id}>
+              {reaction.get(id)?.name ?? id}
+            </option>
+          ))}
+      </select>
+    </div>
   );
 }

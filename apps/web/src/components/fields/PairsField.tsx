@@ -1,6 +1,6 @@
 import type { Issue } from '@aftersquall/core';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { Fragment, type ReactNode, useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
 import { SavedField } from './SavedField.tsx';
 
@@ -19,10 +19,12 @@ interface Props {
   onChange: (place: number, pair: Pair) => Issue[];
   onAdd: (first: string) => Issue[];
   onRemove: (place: number) => void;
+  /** What else is said of a pair, under it. */
+  below?: (place: number) => ReactNode;
 }
 
 /** Two short texts that belong together, a row each: what goes wrong and what mends it. */
-export function PairsField({ name, asks, pairs, onChange, onAdd, onRemove }: Props) {
+export function PairsField({ name, asks, pairs, onChange, onAdd, onRemove, below }: Props) {
   const [text, setText] = useState('');
   const add = () => {
     if (text.trim() && onAdd(text.trim()).length === 0) setText('');
@@ -31,22 +33,25 @@ export function PairsField({ name, asks, pairs, onChange, onAdd, onRemove }: Pro
   return (
     <div className="faults">
       {pairs.map((pair, place) => (
-        <div key={pair.key} className="fault-row">
-          <SavedField
-            label={`${called} ${place + 1}`}
-            hideLabel
-            value={pair.first}
-            onSave={(first) => onChange(place, { ...pair, first })}
-          />
-          <SavedField
-            label={`${asks[1].replace(/^./, (c) => c.toUpperCase())}: ${name} ${place + 1}`}
-            hideLabel
-            placeholder={asks[1]}
-            value={pair.second}
-            onSave={(second) => onChange(place, { ...pair, second })}
-          />
-          <TakeOut label={`Take out ${name} ${place + 1}`} onClick={() => onRemove(place)} />
-        </div>
+        <Fragment key={pair.key}>
+          <div className="fault-row">
+            <SavedField
+              label={`${called} ${place + 1}`}
+              hideLabel
+              value={pair.first}
+              onSave={(first) => onChange(place, { ...pair, first })}
+            />
+            <SavedField
+              label={`${asks[1].replace(/^./, (c) => c.toUpperCase())}: ${name} ${place + 1}`}
+              hideLabel
+              placeholder={asks[1]}
+              value={pair.second}
+              onSave={(second) => onChange(place, { ...pair, second })}
+            />
+            <TakeOut label={`Take out ${name} ${place + 1}`} onClick={() => onRemove(place)} />
+          </div>
+          {below?.(place)}
+        </Fragment>
       ))}
       <div className="fault-row">
         <input

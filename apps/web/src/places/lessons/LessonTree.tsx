@@ -17,6 +17,7 @@ import { clock } from '../../components/clock.ts';
 import { FIGURES_SENTENCE } from '../../components/FiguresChoice.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
+import { ShortName } from '../../components/ShortName.tsx';
 import styles from './lessonTree.module.scss';
 import { Rival } from './Rival.tsx';
 
@@ -77,7 +78,9 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
         {root && (
           <li className={styles.root}>
             <PositionPicture position={root} width={140} />
-            <b>{root.name}</b>
+            <b>
+              <ShortName of={root} />
+            </b>
             <small className="soft">the start</small>
           </li>
         )}
@@ -162,7 +165,9 @@ function StepCard({ number, map, step, blocks, plan, pinned, onPin, onKnown, onO
         {position && <PositionPicture position={position} width={104} />}
         <span className={styles.adds}>{Math.abs(step.adds) >= 0.005 ? signedPoints(step.adds) : ''}</span>
       </header>
-      <b>{step.name}</b>
+      <b>
+        <ShortName of={move ?? step} />
+      </b>
       {!move && <small className="hazard">not in the map any more</small>}
       <small className={`soft ${styles.why}`} title={step.why}>
         {step.why}

@@ -4,7 +4,9 @@ import {
   blockName,
   type ClassPlan,
   type GuardMap,
+  indexMap,
   isDrilled,
+  reactionShort,
   type Segment,
   segmentStart,
 } from '@aftersquall/core';
@@ -24,7 +26,7 @@ import { setHall } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { BlockPicture } from './BlockPicture.tsx';
 import { Counting } from './Counting.tsx';
-import { callAt, repAt } from './callAt.ts';
+import { type Call, callAt, repAt } from './callAt.ts';
 import { MatControls } from './MatControls.tsx';
 import { MatEnd } from './MatEnd.tsx';
 import styles from './mat.module.scss';
@@ -131,6 +133,7 @@ function OnTheMat({ run, map }: { run: Run; map: GuardMap | undefined }) {
         <div className={styles.field} {...swipe}>
           <Now
             run={run}
+            map={map}
             plan={plan}
             segment={segment}
             block={block}
@@ -207,6 +210,7 @@ const SITS_OUT = ['', 'C', 'A', 'B'];
 
 interface NowProps {
   run: Run;
+  map: GuardMap | undefined;
   plan: ClassPlan;
   segment: Segment;
   block: Block;
@@ -214,7 +218,7 @@ interface NowProps {
   counting: ReactNode;
 }
 
-function Now({ run, plan, segment, block, counting }: NowProps) {
+function Now({ run, map, plan, segment, block, counting }: NowProps) {
   const drilled = isDrilled(block) ? block : undefined;
   // How it starts is what the picture shows.
   const pictured = plan.lesson && 'start' in block ? block.start.trim() : undefined;
@@ -232,7 +236,7 @@ function Now({ run, plan, segment, block, counting }: NowProps) {
   useEffect(() => {
     if (called === undefined || !call) return;
     ring.current().ring('call');
-    ring.current().say(call.meets);
+    ring.current().say(callWords(map, call));
     // Once for each call.
   }, [called]);
   return (
@@ -244,7 +248,7 @@ function Now({ run, plan, segment, block, counting }: NowProps) {
         </div>
         {call && (
           <div className={styles.call} role="status">
-            {call.meets}
+            {callWords(map, call)}
           </div>
         )}
         <div className="who">
@@ -308,6 +312,14 @@ function Now({ run, plan, segment, block, counting }: NowProps) {
     </div>
   );
 }
+
+/** What is called: short where the map says how a coach calls it, else in the class's words. */
+function callWords(map: GuardMap | undefined, { exchange, meets }: Call): string {
+  const reaction = map && indexMap(map).exchange.get(exchange)?.reaction;
+  return !map || !reaction || reaction === 'none' ? meets : sentence(reactionShort(map, reaction));
+}
+
+const sentence = (words: string): string => words.replace(/^./, (first) => first.toUpperCase());
 
 function headline(segment: Segment, block: Block): string {
   if (segment.kind === 'demo') return 'Shown';

@@ -5,6 +5,8 @@ export interface Call {
   /** Which of the calls of this stretch, from 0. */
   number: number;
   meets: string;
+  /** The answer that is called for. */
+  exchange: string;
   /** What answers it: for the coach, in small. */
   move: string;
 }
@@ -26,5 +28,7 @@ export function callAt(block: Block, segment: Segment, into: number): Call | und
   const stretch = segment.turn + (segment.side === 'other' ? 10 : 0);
   const places = forkCalls({ ...block, seed: block.seed + stretch }, number + 1);
   const link = block.links[places[number]!];
-  return link && { number, meets: link.meets || 'Nothing: be late', move: link.move };
+  return (
+    link && { number, meets: link.meets || 'Nothing: be late', exchange: link.exchange, move: link.move }
+  );
 }

@@ -1,3 +1,4 @@
+import { ShortName } from '../../../components/ShortName.tsx';
 import styles from './board.module.scss';
 import type { BoardColumn } from './boardModel.ts';
 import type { ColumnPlace } from './boardSize.ts';
@@ -22,7 +23,7 @@ export function ColumnHead({ column, place, here, onReaction }: Props) {
       title={column.name}
       onClick={() => column.reaction !== 'none' && onReaction(column.reaction.id)}
     >
-      <span>{column.name}</span>
+      <ShortName of={column} />
     </button>
   );
 }

@@ -1,6 +1,7 @@
 import { wordContext } from '@aftersquall/core';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import { PositionPicture } from '../../../components/PositionPicture.tsx';
+import { ShortName } from '../../../components/ShortName.tsx';
 import { Worth } from '../../../components/Worth.tsx';
 import styles from './board.module.scss';
 import type { BoardRow } from './boardModel.ts';
@@ -36,7 +37,9 @@ export function RowHead({ id, row, value, width, withPicture, here, onPick }: Pr
           ) : (
             <LimbGlyph holds={row.position.holds} context={wordContext(row.position)} width={36} />
           )}
-          <b>{row.position.name}</b>
+          <b>
+            <ShortName of={row.position} />
+          </b>
           <span className={styles.marks}>
             {(row.position.entry ?? 0) > 0 && <span className={styles['start-mark']}>start</span>}
             {value !== undefined && <Worth value={value} />}
@@ -55,7 +58,9 @@ export function RowHead({ id, row, value, width, withPicture, here, onPick }: Pr
             aria-hidden
           />
           <span className={styles['two-lines']}>
-            <span>{row.move.name}</span>
+            <span>
+              <ShortName of={row.move} />
+            </span>
             <small className="soft">
               {row.move.kind.replace('-', ' ')}
               {row.shared && !row.sharesAbove && ` · ${row.look.name}`}

@@ -11,6 +11,7 @@ import {
   type ReactionRef,
   reactionKey,
   reactionName,
+  reactionShort,
 } from '@aftersquall/core';
 
 export interface BoardColumn {
@@ -18,6 +19,8 @@ export interface BoardColumn {
   key: string;
   reaction: ReactionRef | 'none';
   name: string;
+  /** What a coach calls it across the mat. */
+  short?: string;
 }
 
 /** A table a position, each with its own reactions across; or one grid with every reaction across. */
@@ -125,7 +128,12 @@ function reactionsAt(map: GuardMap, position: Position, look: Look): ReactionRef
 /** Each reaction once, as it was met first. */
 function named(map: GuardMap, refs: readonly ReactionRef[]): (BoardColumn & { reaction: ReactionRef })[] {
   const byKey = new Map(refs.map((ref) => [reactionKey(ref), ref]));
-  return [...byKey].map(([key, reaction]) => ({ key, reaction, name: reactionName(map, reaction) }));
+  return [...byKey].map(([key, reaction]) => ({
+    key,
+    reaction,
+    name: reactionName(map, reaction),
+    short: reactionShort(map, reaction),
+  }));
 }
 
 /** What stands where a move meets a reaction; a position's own row has no cells. */

@@ -1,4 +1,5 @@
 import { PositionPicture } from '../../../components/PositionPicture.tsx';
+import { ShortName } from '../../../components/ShortName.tsx';
 import { Worth } from '../../../components/Worth.tsx';
 import type { ChartNode } from './chartGraph.ts';
 import styles from './currents.module.scss';
@@ -60,7 +61,9 @@ export function ChartCard({ node, value, bestEnd, place, state, onPick, onPoint 
           ) : (
             <span className={styles['row-one']}>
               {node.kind === 'position' && <PositionPicture position={node.position} width={72} />}
-              <span className="name">{node.kind === 'system' ? node.system.name : node.position.name}</span>
+              <span className="name">
+                <ShortName of={node.kind === 'system' ? node.system : node.position} />
+              </span>
             </span>
           )}
           {node.kind === 'position' && (

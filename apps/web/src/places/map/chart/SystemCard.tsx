@@ -1,4 +1,5 @@
 import { PositionPicture } from '../../../components/PositionPicture.tsx';
+import { ShortName } from '../../../components/ShortName.tsx';
 import { Worth } from '../../../components/Worth.tsx';
 import type { ChartNode } from './chartGraph.ts';
 import styles from './currents.module.scss';
@@ -24,7 +25,7 @@ export function SystemCard({ node, value, bestEnd }: Props) {
         <span className={styles['system-says']}>
           {start && (
             <span>
-              <small>in by</small> {start.name}
+              <small>in by</small> <ShortName of={start} />
             </span>
           )}
           {bestEnd && (

@@ -58,6 +58,12 @@ export function LookPart({ look, position, map, select, open }: Props) {
             onChange={(timing) => change({ timing })}
           />
         </div>
+        <SavedField
+          label="What top sees of it"
+          placeholder="you reach for the far sleeve"
+          value={look.topSees ?? ''}
+          onSave={(text) => change({ topSees: text || undefined })}
+        />
         <div className="chip-field mb-2" role="group" aria-label={`What top does about: ${look.name}`}>
           {look.reactions.map((reaction) => (
             <button

@@ -1,6 +1,14 @@
-import { indexMap, MECHANIC_FORMS, type Mechanic, NAME_LIMIT, TEXT_LIMIT } from '@aftersquall/core';
+import {
+  indexMap,
+  MECHANIC_FORMS,
+  type Mechanic,
+  NAME_LIMIT,
+  SHORT_LIMIT,
+  TEXT_LIMIT,
+} from '@aftersquall/core';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
+import { LoadsField } from '../../../components/fields/LoadsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import styles from './sheet.module.scss';
@@ -23,6 +31,13 @@ export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) 
     <>
       <div className={styles.fields}>
         <SavedField label="Name" limit={NAME_LIMIT} value={mechanic.name} onSave={(name) => save({ name })} />
+        <SavedField
+          label="Called across the mat"
+          limit={SHORT_LIMIT}
+          placeholder="at most four words"
+          value={mechanic.short ?? ''}
+          onSave={(short) => save({ short: short.trim() || undefined })}
+        />
         <div className="two">
           <SelectField
             label="Drilled"
@@ -71,7 +86,8 @@ export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) 
         />
       </div>
       <h3>Faults</h3>
-      <FaultsField faults={mechanic.faults} onChange={(faults) => save({ faults })} />
+      <FaultsField map={map} faults={mechanic.faults} onChange={(faults) => save({ faults })} />
+      <LoadsField loads={mechanic.loads} onChange={(loads) => save({ loads })} />
       <h3>Hazards</h3>
       <HazardsField hazards={mechanic.hazards} onChange={(hazards) => save({ hazards })} />
       <h3>Moves made of it</h3>

@@ -5,6 +5,7 @@ import {
   NAME_LIMIT,
   put,
   reactionKey,
+  SHORT_LIMIT,
   TEXT_LIMIT,
   wordContext,
 } from '@aftersquall/core';
@@ -16,6 +17,7 @@ import { FalsePositivesField } from '../../../components/fields/FalsePositivesFi
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { FitsField } from '../../../components/fields/FitsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
+import { LoadsField } from '../../../components/fields/LoadsField.tsx';
 import { reactionChoices, reactionOf } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
@@ -52,6 +54,13 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
     <>
       <div className={styles.fields}>
         <SavedField label="Name" limit={NAME_LIMIT} value={move.name} onSave={(name) => save({ name })} />
+        <SavedField
+          label="Called across the mat"
+          limit={SHORT_LIMIT}
+          placeholder="at most four words"
+          value={move.short ?? ''}
+          onSave={(short) => save({ short: short.trim() || undefined })}
+        />
         <div className="two">
           <SelectField
             label="Kind"
@@ -65,6 +74,16 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
             choices={looks.map((look) => ({ value: look.id, name: look.name }))}
             onChange={(look) => save({ look })}
           />
+        </div>
+        <div className="chip-field">
+          <button
+            type="button"
+            className={`chip ${move.foundation ? 'on' : ''}`}
+            aria-pressed={Boolean(move.foundation)}
+            onClick={() => save({ foundation: move.foundation ? undefined : true })}
+          >
+            Taught first in its system
+          </button>
         </div>
         {(move.kind === 'connect' || move.kind === 'provoke') && <Explained term={move.kind} />}
         {move.hazards.length > 0 && (
@@ -167,6 +186,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
             onChange={(level) => save({ level: (level || undefined) as Move['level'] })}
           />
         </div>
+        <LoadsField loads={move.loads} onChange={(loads) => save({ loads })} />
         <div>
           <div className="label-small">What the body does</div>
           <MechanicsField map={map} move={move} select={select} />
@@ -185,7 +205,12 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
         </Link>
       )}
       <h3>Faults</h3>
-      <FaultsField faults={move.faults} onChange={(faults) => save({ faults })} />
+      <FaultsField
+        map={map}
+        faults={move.faults}
+        reactions={looks.find(({ id }) => id === move.look)?.reactions.map(({ id }) => id)}
+        onChange={(faults) => save({ faults })}
+      />
       <h3>What only seems to work</h3>
       <FalsePositivesField
         found={move.falsePositives}

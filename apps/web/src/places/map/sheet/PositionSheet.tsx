@@ -8,12 +8,14 @@ import {
   NAME_LIMIT,
   type Position,
   put,
+  SHORT_LIMIT,
   TEXT_LIMIT,
 } from '@aftersquall/core';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { Explained } from '../../../components/Explained.tsx';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { FitsField } from '../../../components/fields/FitsField.tsx';
+import { LoadsField } from '../../../components/fields/LoadsField.tsx';
 import { landingChoices, landingOf, landingValue } from '../../../components/fields/landingChoices.ts';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
@@ -60,6 +62,13 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
             value={position.name}
             onSave={(name) => save({ name })}
           />
+          <SavedField
+            label="Called across the mat"
+            limit={SHORT_LIMIT}
+            placeholder="at most four words"
+            value={position.short ?? ''}
+            onSave={(short) => save({ short: short.trim() || undefined })}
+          />
         </div>
       </div>
       <BodiesPart key={position.id} position={position} save={save} />
@@ -98,6 +107,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           value={position.note ?? ''}
           onSave={(note) => save({ note: note || undefined })}
         />
+        <LoadsField loads={position.loads} onChange={(loads) => save({ loads })} />
         <div className="chip-field" role="group" aria-label="Guard systems">
           {map.systems.map((system) => (
             <button
@@ -170,7 +180,12 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
         />
       </div>
       <h3>Faults</h3>
-      <FaultsField faults={position.faults} onChange={(faults) => save({ faults })} />
+      <FaultsField
+        map={map}
+        faults={position.faults}
+        reactions={position.looks.flatMap(({ reactions }) => reactions.map(({ id }) => id))}
+        onChange={(faults) => save({ faults })}
+      />
       <h3>Whom it suits</h3>
       <FitsField fits={position.fits} onChange={(fits) => save({ fits })} />
     </>

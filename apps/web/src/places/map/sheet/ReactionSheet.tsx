@@ -1,4 +1,11 @@
-import { indexMap, NAME_LIMIT, REACTION_GROUPS, type Reaction, TEXT_LIMIT } from '@aftersquall/core';
+import {
+  indexMap,
+  NAME_LIMIT,
+  REACTION_GROUPS,
+  type Reaction,
+  SHORT_LIMIT,
+  TEXT_LIMIT,
+} from '@aftersquall/core';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';
@@ -28,6 +35,20 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
           limit={NAME_LIMIT}
           value={reaction.name}
           onSave={(name) => save({ name })}
+        />
+        <SavedField
+          label="Called across the mat"
+          limit={SHORT_LIMIT}
+          placeholder="at most four words"
+          value={reaction.short ?? ''}
+          onSave={(short) => save({ short: short.trim() || undefined })}
+        />
+        <SavedField
+          label="Called so on the other side"
+          limit={SHORT_LIMIT}
+          placeholder="where that is another word"
+          value={reaction.shortMirrored ?? ''}
+          onSave={(text) => save({ shortMirrored: text.trim() || undefined })}
         />
         <SelectField
           label="Group"
