@@ -1,4 +1,13 @@
-import { indexMap, JOINTS, loadedJoints, loadsAny, type Mechanic, solveMap } from '@aftersquall/core';
+import {
+  indexMap,
+  JOINTS,
+  legality,
+  loadedJoints,
+  loadsAny,
+  type Mechanic,
+  SHIPPED_PROFILES,
+  solveMap,
+} from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
 import { readDemo } from './readDemo.ts';
 
@@ -123,5 +132,21 @@ describe('what top sees, and what a fault lets through', () => {
         for (const reaction of lets)
           if (!listed(position.id).has(reaction)) strangers.push(`${position.id} ${id} ${reaction}`);
     expect(strangers).toEqual([]);
+  });
+});
+
+describe('a slam', () => {
+  it('is warned of in every triangle that is lifted, and keeps none of them out of a class with rules', () => {
+    const rules = SHIPPED_PROFILES.filter(({ barred }) => barred.includes('slam'));
+    expect(rules.length).toBeGreaterThan(0);
+    const lifted = map.moves.filter(
+      ({ position, hazards }) => position === 'triangle' && hazards.includes('slam'),
+    );
+    expect(lifted.map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['triangle-finish', 'triangle-armlock', 'triangle-scoop', 'triangle-to-lock']),
+    );
+    const strangle = lifted.find(({ id }) => id === 'triangle-finish')!;
+    for (const profile of rules.filter(({ barred }) => !barred.includes('strangle')))
+      expect([profile.id, legality(strangle.hazards, profile).legal]).toEqual([profile.id, true]);
   });
 });

@@ -15,6 +15,7 @@ export { arcWords, wayWords } from './balance/wayWords.ts';
 export { weakestArc } from './balance/weakestArc.ts';
 export type { Moment } from './body/followSteps.ts';
 export {
+  landingShort,
   landingWords,
   OUTCOME_GOOD,
   OUTCOME_WORDS,

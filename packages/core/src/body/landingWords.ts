@@ -41,6 +41,13 @@ export function landingWords(map: GuardMap, landing: Landing): string {
   return landing.mirrored ? `${name} (other side)` : name;
 }
 
+/** Where a landing is, as a coach calls it. */
+export function landingShort(map: GuardMap, landing: Landing): string {
+  if (isOutcome(landing)) return OUTCOME_WORDS[landing.outcome];
+  const name = shortName(indexMap(map).position.get(landing.position) ?? { name: landing.position });
+  return landing.mirrored ? `${name} (other side)` : name;
+}
+
 /** What a coach calls something across the mat; its name where nobody said. */
 export const shortName = ({ short, name }: { short?: string | undefined; name: string }): string =>
   short ?? name;

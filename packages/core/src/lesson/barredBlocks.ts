@@ -1,6 +1,7 @@
 import type { Block } from '../model/blocks/blockKinds.ts';
 import type { HazardTag } from '../model/hazards.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
+import { barredTags } from '../rules/legality.ts';
 
 /** A block with something in it that the rules of a class bar. */
 export interface BarredBlock {
@@ -15,7 +16,7 @@ export function barredBlocks(blocks: readonly Block[], rules: RulesProfile | und
   if (!rules) return [];
   return blocks.flatMap((block): BarredBlock[] => {
     if (!('hazards' in block)) return [];
-    const barred = block.hazards.filter((tag) => rules.barred.includes(tag));
+    const barred = barredTags(block.hazards, rules);
     const override = 'override' in block ? (block.override ?? '') : '';
     return barred.length > 0 ? [{ block, barred, override: override.trim() }] : [];
   });

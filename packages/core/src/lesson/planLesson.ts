@@ -6,6 +6,7 @@ import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Position } from '../model/position.ts';
 import { exchangeSeconds } from '../model/seconds.ts';
+import { barredTags } from '../rules/legality.ts';
 import type { WeighOptions } from '../weigh/mapGame.ts';
 import { returnBudget } from './againTime.ts';
 import { type FixedTimes, METHOD } from './assembly.ts';
@@ -145,13 +146,13 @@ export function planLesson(request: LessonRequest): PlannedLesson {
 function mayBeDone(request: LessonRequest): (exchange: Exchange) => boolean {
   const { map, apparel, level } = request;
   const index = indexMap(map);
-  const barred = lessonRules(request)?.barred ?? [];
+  const rules = lessonRules(request);
   return (exchange) => {
     const move = index.move.get(exchange.move)!;
     return (
       playable(map, exchange, apparel) &&
       !isAbove(move, index.position.get(move.position)!, level) &&
-      !move.hazards.some((tag) => barred.includes(tag))
+      barredTags(move.hazards, rules).length === 0
     );
   };
 }

@@ -17,7 +17,7 @@ import { bareRef, type ReactionRef, reactionKey } from '../model/reaction.ts';
 import { remember } from '../model/remember.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 import { exchangeSeconds, stepsOf } from '../model/seconds.ts';
-import { legality } from '../rules/legality.ts';
+import { isLegalForTop, legality } from '../rules/legality.ts';
 import { loadsAny } from '../rules/loadedJoints.ts';
 import { type OutcomePoints, outcomePoints } from './outcomePoints.ts';
 
@@ -184,7 +184,9 @@ function buildStates(map: GuardMap, options: WeighOptions): BareState[] {
     if (own.length === 0) return [];
     const reactions = new Map<string, ReactionRef>();
     const add = (ref: ReactionRef) => {
-      if (!silent.has(ref.id)) reactions.set(reactionKey(ref), ref);
+      const reaction = index.reaction.get(ref.id);
+      if (silent.has(ref.id) || (reaction && !isLegalForTop(reaction, options.rules))) return;
+      reactions.set(reactionKey(ref), ref);
     };
     for (const ref of look.reactions) add(bareRef(ref));
     for (const move of own) {

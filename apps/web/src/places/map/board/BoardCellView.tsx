@@ -3,6 +3,7 @@ import {
   type GuardMap,
   isOutcome,
   type Landing,
+  landingShort,
   landingWords,
   OUTCOME_GOOD,
   pointsText,
@@ -59,7 +60,7 @@ export const BoardCellView = memo(function BoardCellView(props: Props) {
       {cell.kind === 'answer' && (
         <>
           <span className={`${styles.landing} ${side(cell.exchange.to)}`}>
-            {mark(cell.exchange.to)} {landingWords(map, cell.exchange.to)}
+            {mark(cell.exchange.to)} {landingShort(map, cell.exchange.to)}
           </span>
           <span className={styles['cell-foot']}>
             <span className={styles.bar} style={{ '--chance': cell.exchange.chance } as object} aria-hidden />
