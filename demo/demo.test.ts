@@ -89,6 +89,9 @@ describe('the demo club', () => {
     const found = validateMap(map).filter(({ severity }) => severity !== 'note');
     expect(found.filter(({ severity }) => severity === 'error')).toEqual([]);
     expect(found.filter(({ code }) => code === 'hole')).toEqual([]);
+    // What a reader had found by eye is found by rule, and is not there any more.
+    const mended = ['cheap-break', 'leaning-words', 'wait-is-lost', 'cloth-mechanic', 'loss-without-tap'];
+    expect(validateMap(map).filter(({ code }) => mended.includes(code))).toEqual([]);
   });
 
   it('says of every chance that it is the coach’s guess, and teaches every reaction by feel and script', () => {

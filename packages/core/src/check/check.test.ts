@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { applyCommand } from '../documents/applyCommand.ts';
 import type { Hold } from '../model/hold.ts';
 import type { GuardMap } from '../model/map.ts';
+import { MechanicSchema } from '../model/mechanic.ts';
 import { ReactionSchema } from '../model/reaction.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
 import { smallMap } from '../test/smallMap.ts';
@@ -38,6 +39,34 @@ function likePositions(leaveOut: boolean): GuardMap {
   const moves = list.map(({ id }) => ({ ...map.moves[0]!, id: `m-${id}`, position: id }));
   return { ...map, positions: list, moves, exchanges: [] };
 }
+
+/** The choke against the strip of the collar that it rests on. */
+const stripped = (chance: number, note?: string): GuardMap =>
+  change((map) =>
+    map.exchanges.push({
+      id: 'choke-strip',
+      move: 'choke',
+      reaction: { id: 'strip-collar' },
+      to: { outcome: 'submission' },
+      chance,
+      basis: 'coach',
+      ...(note && { note }),
+    }),
+  );
+
+/** The roll, in one apparel, made of a movement that is taught on a sleeve. */
+const rolled = (apparel: 'gi' | 'no-gi'): GuardMap =>
+  change((map) => {
+    map.mechanics = [
+      MechanicSchema.parse({
+        id: 'drag',
+        name: 'Sleeve drag',
+        form: 'pair',
+        how: 'Pull the cuff past the hip.',
+      }),
+    ];
+    Object.assign(map.moves[3]!, { apparel, mechanics: ['drag'] });
+  });
 
 /** One map that has the finding, what it says, and the same map mended. */
 const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
@@ -396,6 +425,51 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
     change((map) => {
       for (const move of map.moves.slice(0, 2)) move.cues = ['Elbows in.'];
     }),
+  ],
+  [
+    'cheap-break',
+    stripped(0.38),
+    '“Strips the collar grip” breaks what “Collar choke” rests on, and costs it next to nothing (40 % → 38 %).',
+    stripped(0.2),
+  ],
+  [
+    'cheap-break',
+    stripped(0.38),
+    '“Strips the collar grip” breaks what “Collar choke” rests on, and costs it next to nothing (40 % → 38 %).',
+    stripped(0.38, 'the strip bares the neck'),
+  ],
+  [
+    'leaning-words',
+    change((map) => (map.moves[0]!.steps[0]!.text = 'Bring the free hand over, as above.')),
+    '“Gather the sleeve with both hands” leans on what stands elsewhere: “Bring the free hand over, as above.”',
+    change((map) => (map.moves[0]!.steps[0]!.text = 'Bring the free hand above the sleeve.')),
+  ],
+  [
+    'wait-is-lost',
+    change((map) =>
+      Object.assign(map.positions[1]!, { cues: ['You may wait here.'], drift: { outcome: 'passed' } }),
+    ),
+    'In “Two on one” a cue says “You may wait here.”, but waiting leads to: guard passed.',
+    change((map) =>
+      Object.assign(map.positions[1]!, { cues: ['You may wait here.'], drift: { outcome: 'neutral' } }),
+    ),
+  ],
+  [
+    'cloth-mechanic',
+    rolled('no-gi'),
+    '“Roll under” is played without the jacket, and “Sleeve drag” is taught on cloth.',
+    rolled('gi'),
+  ],
+  [
+    'loss-without-tap',
+    change((map) => (map.exchanges[3]!.otherwise = { outcome: 'submitted' })),
+    '“Roll under”, unopposed, may end in a submission of bottom, and nothing says when to tap.',
+    change((map) =>
+      Object.assign(map.exchanges[3]!, {
+        otherwise: { outcome: 'submitted' },
+        note: 'else: the arm is straight: tap',
+      }),
+    ),
   ],
 ];
 

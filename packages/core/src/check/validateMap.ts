@@ -7,6 +7,8 @@ import { badReference } from './findings/badReference.ts';
 import { bareHandover } from './findings/bareHandover.ts';
 import { barredMove } from './findings/barredMove.ts';
 import { chance } from './findings/chance.ts';
+import { cheapBreak } from './findings/cheapBreak.ts';
+import { clothMechanic } from './findings/clothMechanic.ts';
 import { clothWithoutJacket } from './findings/clothWithoutJacket.ts';
 import { commonReaction } from './findings/commonReaction.ts';
 import { deadEnd } from './findings/deadEnd.ts';
@@ -15,7 +17,9 @@ import { freePost } from './findings/freePost.ts';
 import { hole } from './findings/hole.ts';
 import { impossibleReaction } from './findings/impossibleReaction.ts';
 import { impossibleSigns } from './findings/impossibleSigns.ts';
+import { leaningWords } from './findings/leaningWords.ts';
 import { limbConflict } from './findings/limbConflict.ts';
+import { lossWithoutTap } from './findings/lossWithoutTap.ts';
 import { likelierOpposed, sameLanding } from './findings/oddChances.ts';
 import { orderFault } from './findings/orderFault.ts';
 import { repeatedWords } from './findings/repeatedWords.ts';
@@ -23,6 +27,7 @@ import { stepTrouble } from './findings/stepTrouble.ts';
 import { unmetNeed } from './findings/unmetNeed.ts';
 import { unreachable } from './findings/unreachable.ts';
 import { unopposedOnly, untrained } from './findings/untrained.ts';
+import { waitIsLost } from './findings/waitIsLost.ts';
 import { neverPlayed, worthlessHolds, worthlessSuccess } from './findings/worthless.ts';
 
 const CHECKS: readonly Check[] = [
@@ -52,6 +57,11 @@ const CHECKS: readonly Check[] = [
   commonReaction,
   likelierOpposed,
   repeatedWords,
+  leaningWords,
+  cheapBreak,
+  waitIsLost,
+  clothMechanic,
+  lossWithoutTap,
   worthlessSuccess,
   worthlessHolds,
   neverPlayed,

@@ -1,11 +1,10 @@
 import { landingWords } from '../../body/landingWords.ts';
-import type { Exchange } from '../../model/exchange.ts';
 import { indexMap } from '../../model/indexMap.ts';
-import type { GuardMap } from '../../model/map.ts';
 
 import { isOutcome, type Landing } from '../../model/outcome.ts';
 import { checkMoves } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
+import { metWords } from '../metWords.ts';
 
 const where = (landing: Landing): string =>
   isOutcome(landing) ? landing.outcome : `${landing.mirrored ? '~' : ''}${landing.position}`;
@@ -50,8 +49,3 @@ export const likelierOpposed: Check = checkMoves((map, move) => {
 });
 
 const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
-
-function metWords(map: GuardMap, { reaction }: Pick<Exchange, 'reaction'>): string {
-  if (reaction === 'none') return 'unopposed';
-  return `met by “${indexMap(map).reaction.get(reaction.id)?.name ?? reaction.id}”`;
-}

@@ -1,0 +1,9 @@
+import type { Exchange } from '../model/exchange.ts';
+import { indexMap } from '../model/indexMap.ts';
+import type { GuardMap } from '../model/map.ts';
+
+/** What an exchange answers, in the words of findings. */
+export function metWords(map: GuardMap, { reaction }: Pick<Exchange, 'reaction'>): string {
+  if (reaction === 'none') return 'unopposed';
+  return `met by “${indexMap(map).reaction.get(reaction.id)?.name ?? reaction.id}”`;
+}
