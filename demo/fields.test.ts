@@ -1,5 +1,6 @@
 import {
   indexMap,
+  isOutcome,
   JOINTS,
   legality,
   loadedJoints,
@@ -132,6 +133,26 @@ describe('what top sees, and what a fault lets through', () => {
         for (const reaction of lets)
           if (!listed(position.id).has(reaction)) strangers.push(`${position.id} ${id} ${reaction}`);
     expect(strangers).toEqual([]);
+  });
+});
+
+describe('every system of the demo is whole', () => {
+  it.each(
+    map.systems.map(({ id }) => id),
+  )('%s has a way in, a foundation near it, and a move that ends a round well', (system) => {
+    const inside = map.positions.filter(({ systems }) => systems.includes(system));
+    const moves = inside.flatMap(({ id }) => index.movesOf(id));
+    const exchanges = moves.flatMap(({ id }) => index.exchangesOf(id));
+    // Rounds begin in it, or something of another system leads into it.
+    const isStart = inside.some(({ entry }) => (entry ?? 0) > 0);
+    const ids = new Set(inside.map(({ id }) => id));
+    const ledInto = map.exchanges.some(
+      ({ move, to }) => !isOutcome(to) && ids.has(to.position) && !ids.has(index.move.get(move)!.position),
+    );
+    expect(isStart || ledInto).toBe(true);
+    expect(moves.some(({ foundation }) => foundation)).toBe(true);
+    const good = new Set(['top-side', 'top-mount', 'top-knee-on-belly', 'top-guard', 'back', 'submission']);
+    expect(exchanges.some(({ to }) => isOutcome(to) && good.has(to.outcome))).toBe(true);
   });
 });
 

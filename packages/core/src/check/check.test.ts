@@ -461,6 +461,24 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
     rolled('gi'),
   ],
   [
+    'short-clash',
+    change((map) => {
+      for (const position of map.positions) position.short = 'Two sleeves';
+    }),
+    '“Collar and far sleeve” and “Two on one” are both called “Two sleeves”.',
+    change((map) => Object.assign(map.positions[0]!, { short: 'Two sleeves' })),
+  ],
+  [
+    'lets-unlisted',
+    change((map) =>
+      Object.assign(map.moves[3]!, { faults: [{ id: 'f1', text: 'lies flat', lets: ['strip-collar'] }] }),
+    ),
+    'The fault “lies flat” of “Roll under” lets through “Strips the collar grip”, which no look of “Two on one” lists.',
+    change((map) =>
+      Object.assign(map.moves[0]!, { faults: [{ id: 'f1', text: 'lies flat', lets: ['strip-collar'] }] }),
+    ),
+  ],
+  [
     'loss-without-tap',
     change((map) => (map.exchanges[3]!.otherwise = { outcome: 'submitted' })),
     '“Roll under”, unopposed, may end in a submission of bottom, and nothing says when to tap.',

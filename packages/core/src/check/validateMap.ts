@@ -23,6 +23,7 @@ import { lossWithoutTap } from './findings/lossWithoutTap.ts';
 import { likelierOpposed, sameLanding } from './findings/oddChances.ts';
 import { orderFault } from './findings/orderFault.ts';
 import { repeatedWords } from './findings/repeatedWords.ts';
+import { letsUnlisted, shortClash } from './findings/shortNames.ts';
 import { stepTrouble } from './findings/stepTrouble.ts';
 import { unmetNeed } from './findings/unmetNeed.ts';
 import { unreachable } from './findings/unreachable.ts';
@@ -62,6 +63,8 @@ const CHECKS: readonly Check[] = [
   waitIsLost,
   clothMechanic,
   lossWithoutTap,
+  shortClash,
+  letsUnlisted,
   worthlessSuccess,
   worthlessHolds,
   neverPlayed,

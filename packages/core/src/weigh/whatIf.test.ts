@@ -129,7 +129,7 @@ describe('the work', () => {
 describe('a what-if', () => {
   it('spares a sore joint by leaving out what loads it', () => {
     const map = twoByTwo();
-    map.moves[0]!.hazards = ['strangle'];
+    map.moves[0]!.loads = { neck: 'hard', wrist: 'some' };
     const { positions } = solveMap(map, { sparedJoints: ['neck'] });
     expect(positions[0]!.looks[0]!.moves.map(({ what }) => what)).toEqual(['sweep']);
     expect(solveMap(map, { sparedJoints: ['ankle'] }).entry).toBeCloseTo(solveMap(map).entry, 12);
