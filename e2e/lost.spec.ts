@@ -209,7 +209,7 @@ test('what is typed outlives Escape, going back, a reload and a crash', async ({
   await expect
     .poll(() =>
       page.evaluate(async () => {
-        const open = indexedDB.open('aftersquall');
+        const open = indexedDB.open('aftersquall-device');
         await new Promise((done) => {
           open.onsuccess = done;
         });
@@ -325,7 +325,7 @@ test('one record that the server refuses holds up no other', async ({ page, demo
   await page.keyboard.press('ArrowRight');
   // From a program that is not this one: the server does not know its kind.
   await page.evaluate(async () => {
-    const open = indexedDB.open('aftersquall');
+    const open = indexedDB.open('aftersquall-device');
     await new Promise((done) => {
       open.onsuccess = done;
     });

@@ -3,6 +3,7 @@ import type { Cells } from './cells.ts';
 import type { Db } from './db.ts';
 
 const SETTINGS = 'aftersquall.settings';
+const CHANGES = 'aftersquall';
 const RECORDS = 'aftersquall-records';
 const POSES = 'aftersquall-poses';
 const DONE = 'carriedOver';
@@ -31,8 +32,10 @@ export async function carryOver(db: Db, cells: Cells): Promise<void> {
     localStorage.removeItem(old);
   }
   if (cells.setting<boolean>(DONE)) return;
+  await carryChanges(db);
   await carryRecords(db);
-  await deleteDB(POSES);
+  // They can be computed again. Nobody waits for it: an older tab may still use them.
+  void deleteDB(POSES).catch(() => undefined);
   cells.keepSetting(DONE, true);
 }
 
@@ -44,7 +47,20 @@ function parsed(text: string): object {
   }
 }
 
-/** Records that wait in the store they had before, and those the device showed. */
+/** Changes that wait in the database they had before. An older tab may still use it: it is emptied, never deleted. */
+async function carryChanges(db: Db): Promise<void> {
+  const old = await openDB(CHANGES);
+  if (old.objectStoreNames.contains('changes')) {
+    const changes = await old.getAll('changes');
+    await db.write(['changes'], (store) => {
+      for (const change of changes) void store('changes').put(change);
+    });
+    await old.clear('changes');
+  }
+  old.close();
+}
+
+/** Records that wait in the database they had before, and those the device showed. */
 async function carryRecords(db: Db): Promise<void> {
   const old = await openDB(RECORDS);
   if (old.objectStoreNames.contains('waiting')) {
@@ -53,7 +69,7 @@ async function carryRecords(db: Db): Promise<void> {
       for (const record of waiting) void store('waiting').put(record);
       for (const record of own) void store('recorded').put(record);
     });
+    await Promise.all([old.clear('waiting'), old.clear('own')]);
   }
   old.close();
-  await deleteDB(RECORDS);
 }

@@ -100,29 +100,26 @@ export interface KeptChange extends Waiting {
 
 export type Database = IDBPDatabase<DeviceSchema>;
 
-export const DATABASE = 'aftersquall';
-const VERSION = 2;
+/** A name of its own: an older tab that is still open would block an upgrade of the database it uses. */
+export const DATABASE = 'aftersquall-device';
+const VERSION = 1;
 
 /** Opens the one database of this device. */
 export const openDatabase = (name: string): Promise<Database> =>
   openDB<DeviceSchema>(name, VERSION, {
-    upgrade(database, before) {
-      // Version 1 had the waiting changes only; they stay.
-      if (before < 1)
-        database.createObjectStore('changes', { keyPath: 'key' }).createIndex('address', 'address');
-      if (before < 2) {
-        database.createObjectStore('snapshots', { keyPath: 'address' });
-        database.createObjectStore('later', { keyPath: ['address', 'revision'] });
-        database.createObjectStore('lists');
-        database.createObjectStore('waiting', { keyPath: 'key' });
-        database.createObjectStore('recorded', { keyPath: 'key' }).createIndex('session', 'session');
-        database.createObjectStore('runs', { autoIncrement: true }).createIndex('class', 'class');
-        database.createObjectStore('aside', { keyPath: 'key' });
-        database.createObjectStore('settings');
-        database.createObjectStore('drafts');
-        database.createObjectStore('poses');
-        database.createObjectStore('pictures');
-      }
+    upgrade(database) {
+      database.createObjectStore('snapshots', { keyPath: 'address' });
+      database.createObjectStore('later', { keyPath: ['address', 'revision'] });
+      database.createObjectStore('lists');
+      database.createObjectStore('changes', { keyPath: 'key' }).createIndex('address', 'address');
+      database.createObjectStore('waiting', { keyPath: 'key' });
+      database.createObjectStore('recorded', { keyPath: 'key' }).createIndex('session', 'session');
+      database.createObjectStore('runs', { autoIncrement: true }).createIndex('class', 'class');
+      database.createObjectStore('aside', { keyPath: 'key' });
+      database.createObjectStore('settings');
+      database.createObjectStore('drafts');
+      database.createObjectStore('poses');
+      database.createObjectStore('pictures');
     },
     // Another tab has a newer program: it may go on, this one is told to load again when it is used.
     blocking: (_, __, event) => (event.target as IDBDatabase).close(),

@@ -110,12 +110,23 @@ describe('a device', () => {
     await old.put('waiting', record);
     await old.put('own', record);
     old.close();
+    const change = { key: 'waiting-change', address: 'map/kelpwick', order: 1, commands: [{ do: 'remove' }] };
+    const changes = await openDB('aftersquall', 1, {
+      upgrade(database) {
+        database.createObjectStore('changes', { keyPath: 'key' }).createIndex('address', 'address');
+      },
+    });
+    await changes.put('changes', change);
     small.set(
       'aftersquall.settings',
       JSON.stringify({ coach: 'Coach Tern', theme: 'dark', apparel: 'no-gi' }),
     );
     small.set('aftersquall.device', 'ab_cd-12');
     await carryOver(device.db, device.cells);
+    // Though an older tab still has its database open.
+    expect(await device.db.inTurn((database) => database.getAll('changes'))).toEqual([change]);
+    expect(await changes.count('changes')).toBe(0);
+    changes.close();
     expect((await device.records.waiting()).map(({ key }) => key)).toEqual([record.key]);
     expect(device.cells.setting('coach')).toBe('Coach Tern');
     expect(device.cells.setting('apparel')).toBe('no-gi');

@@ -226,6 +226,8 @@ export function openSession(
     state: 'ready',
     trouble: undefined,
     waiting,
+    // Whatever meets what waits is heard again, from the oldest base on.
+    since: [],
     unheard: oldest < revision ? oldest : undefined,
   });
 }
