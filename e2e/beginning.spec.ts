@@ -11,7 +11,7 @@ test('the first map begins with the systems one teaches, from the book that ship
   await page.getByLabel('Name of the map').fill('Ours');
   const book = page.getByRole('group', { name: 'Guard systems of the book' });
   await expect(book.getByRole('checkbox')).toHaveCount(11);
-  await expect(book).toContainText('9 positions');
+  await expect(book).toContainText('10 positions');
   await book.getByRole('checkbox', { name: /^Butterfly/ }).check();
   await book.getByRole('checkbox', { name: /^Half guard/ }).check();
   await page.getByRole('button', { name: 'Begin with 2 of the systems' }).click();

@@ -1,5 +1,6 @@
+import { setFields } from '../packages/core/src/index.ts';
 import { expect, test } from './app.ts';
-import { saved } from './http.ts';
+import { change, saved } from './http.ts';
 
 test('any two of reps, minutes and seconds give the third, and bad numbers say why', async ({
   page,
@@ -240,14 +241,14 @@ test('a block is read as a score: lanes of what each limb holds, the steps under
   await page.goto(`${shipped.url}/club/classes/tuesday`);
   await page
     .getByRole('list', { name: 'Time line' })
-    .getByRole('listitem', { name: /^Drag past to the back/ })
+    .getByRole('listitem', { name: /^Let them pull you up/ })
     .getByRole('button')
     .click();
   const score = page.getByRole('figure', { name: 'Hold score' });
   await expect(score).toContainText('right hand');
-  await expect(score).toContainText('Kneels down inside');
+  await expect(score).toContainText('Drives forward');
   await score.getByRole('slider', { name: 'Play head' }).fill('4');
-  await expect(score).toContainText('harness, then the near hook');
+  await expect(score).toContainText('harness, near hook');
 });
 
 test('what the rules of a class bar is done only for a reason that is kept and printed', async ({
@@ -321,14 +322,18 @@ test('a block is begun on the other side, and says so', async ({ page, shipped }
 });
 
 test('a movement down the mat says lanes, waves and lengths of the club’s mat', async ({ page, shipped }) => {
+  const down = [{ path: ['form'], value: 'line' }];
+  await change(page.request, shipped.url, [setFields('block', 'move-hip-escape', down)], {
+    address: 'class/term-2',
+  });
   await page.goto(`${shipped.url}/club/classes/term-2`);
   await page
     .getByRole('list', { name: 'Time line' })
-    .getByRole('button', { name: /Come to the knees/ })
+    .getByRole('button', { name: /Hip escape/ })
     .first()
     .click();
   // Fourteen people in five lanes of a metre and a half: three waves of 24 s, each once in two minutes.
-  await expect(page.getByRole('region', { name: 'Come to the knees' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Hip escape' })).toContainText(
     'On the main mat (12 × 8 m): 5 lanes, 3 waves, 1 length each.',
   );
 });

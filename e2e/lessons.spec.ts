@@ -70,14 +70,14 @@ test('a lesson that cannot be says why and what to do', async ({ page, empty, de
 });
 
 test('a class says what has changed in the map since, and takes it over', async ({ page, shipped }) => {
-  await page.goto(`${shipped.url}/map/kelpwick?sel=move.drag-past`);
+  await page.goto(`${shipped.url}/map/kelpwick?sel=move.drag-behind`);
   const name = page.getByRole('complementary').getByLabel('Name', { exact: true });
-  await name.fill('Drag by to the back');
+  await name.fill('Ride their pull to the back');
   await name.press('Enter');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.goto(`${shipped.url}/club/classes/tuesday`);
   const note = page.getByRole('note').filter({ hasText: 'The map has changed since' });
-  await expect(note).toContainText('Drag by to the back');
+  await expect(note).toContainText('Ride their pull to the back');
   await note.getByRole('button').click();
   await expect(note).toHaveCount(0);
 });

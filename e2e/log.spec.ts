@@ -210,7 +210,7 @@ test('a whole turn: a class is run, logged and blended, and the map is weighed o
     page.getByRole('region', { name: 'Carried over' }).getByRole('listitem').first(),
   ).toBeVisible();
   // What was just run is not planned anew: the one after it is, from what the log says.
-  await page.getByRole('link', { name: /^Plan “Half guard, flattened and crossfaced” on / }).click();
+  await page.getByRole('link', { name: /^Plan “Pass begun: knee cutting over our right thigh” on / }).click();
   const card = page.getByRole('complementary', { name: 'The class' });
   await expect(card).toContainText('Thursday');
   await card.getByRole('button', { name: 'Plan it and the 6 after it anew' }).click();

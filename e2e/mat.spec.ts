@@ -197,7 +197,7 @@ test('a class without blocks to run says what to do', async ({ page, empty }) =>
 
 test('on a phone what is counted stands under the clock, never over it', async ({ page, shipped }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  const counting = await countOnMat(page, shipped.url, /^Drag past/);
+  const counting = await countOnMat(page, shipped.url, /^Let them pull/);
   const clock = (await page.getByRole('timer').boundingBox())!;
   const first = (await counting.getByRole('button').first().boundingBox())!;
   expect(first.y).toBeGreaterThanOrEqual(clock.y + clock.height);
@@ -240,7 +240,7 @@ test('who is here is said on the mat: the class is reckoned for them, and their 
   await here.getByRole('button', { name: 'Knot' }).click();
   await expect(here).toContainText('12 are here.');
   await page.keyboard.press('Escape');
-  await goToBlock(page, /^Drag past/);
+  await goToBlock(page, /^Let them pull/);
   await page.keyboard.press('c');
   const counting = page.getByRole('region', { name: 'Count what is seen' });
   await counting.getByLabel('Who tried').selectOption('Gull');
@@ -250,13 +250,15 @@ test('who is here is said on the mat: the class is reckoned for them, and their 
     .poll(async () => {
       const { sessions, trials } = await practice(request, shipped.url);
       const last = sessions.find(({ class: of }) => of === 'tuesday');
-      const tried = trials.filter(({ exchange }) => exchange === 'drag-past--kneel-inside');
+      const tried = trials.filter(({ exchange }) => exchange === 'drag-behind--drive-forward');
       return [last?.people, last?.athletes.length, tried.map((one) => [one.worked, one.tried])];
     })
     .toEqual([12, 12, [[1, 1]]]);
   const hers = await request.get(`${shipped.url}/api/practice?map=kelpwick&athlete=gull`);
   expect(
-    ((await hers.json()) as Practice).trials.some(({ exchange }) => exchange === 'drag-past--kneel-inside'),
+    ((await hers.json()) as Practice).trials.some(
+      ({ exchange }) => exchange === 'drag-behind--drive-forward',
+    ),
   ).toBe(true);
 });
 
@@ -317,9 +319,9 @@ test('in rounds it is counted what the class teaches, and in a movement what goe
   shipped,
 }) => {
   const counting = await countOnMat(page, shipped.url, /^Rounds/);
-  await expect(counting.getByLabel('Which answer').getByRole('option')).toHaveCount(3);
+  await expect(counting.getByLabel('Which answer').getByRole('option')).toHaveCount(2);
   await expect(counting.getByRole('button', { name: 'full', pressed: true })).toBeVisible();
-  await expect(counting.getByRole('button', { name: 'lies and pulls' })).toBeVisible();
+  await expect(counting.getByRole('button', { name: 'waits lying for the arm to come' })).toBeVisible();
   await goToBlock(page, /^Hip escape/);
   await expect(counting.getByRole('button').first()).not.toHaveText('Take back');
   await expect(counting.getByLabel('Which answer')).toBeHidden();

@@ -17,6 +17,26 @@ export interface Cells {
 export function cells(db: Db): Cells {
   const settings = new Map<string, unknown>();
   const drafts = new Map<string, Draft>();
+  /** Drafts that changed since they were written. Of fast typing only the latest text is written: a queue of all would lag. */
+  const unwritten = new Set<string>();
+  let writing = false;
+  async function writeDrafts(): Promise<void> {
+    if (writing) return;
+    writing = true;
+    while (unwritten.size > 0) {
+      const keys = [...unwritten];
+      unwritten.clear();
+      await db
+        .write(['drafts'], (store) => {
+          for (const key of keys) {
+            const draft = drafts.get(key);
+            void (draft ? store('drafts').put(draft, key) : store('drafts').delete(key));
+          }
+        })
+        .catch(() => undefined);
+    }
+    writing = false;
+  }
   return {
     async read() {
       await db.inTurn(async (database) => {
@@ -55,11 +75,8 @@ export function cells(db: Db): Cells {
     keepDraft(key, draft) {
       if (draft) drafts.set(key, draft);
       else if (!drafts.delete(key)) return;
-      void db
-        .write(['drafts'], (store) =>
-          draft ? void store('drafts').put(draft, key) : void store('drafts').delete(key),
-        )
-        .catch(() => undefined);
+      unwritten.add(key);
+      void writeDrafts();
     },
   };
 }

@@ -121,7 +121,12 @@ function OnTheMat({ run, map }: { run: Run; map: GuardMap | undefined }) {
         <Link to={classAddress(plan.id)} aria-label="Leave the mat">
           <ArrowLeft size={26} aria-hidden />
         </Link>
-        <span className={styles['class-name']}>{plan.name}</span>
+        {run.edited ? (
+          <EditedMeanwhile run={run} />
+        ) : (
+          <span className={styles['class-name']}>{plan.name}</span>
+        )}
+        {run.state.wentBack > 0 && !run.state.over && <ClockWentBack by={run.state.wentBack} />}
         <span className={styles.waiting} role="status">
           {waitingWords(way, run)}
         </span>
@@ -149,8 +154,6 @@ function OnTheMat({ run, map }: { run: Run; map: GuardMap | undefined }) {
       ) : (
         <MatEnd plan={plan} run={run} records={records} />
       )}
-      {run.edited && <EditedMeanwhile run={run} />}
-      {run.state.wentBack > 0 && !run.state.over && <ClockWentBack by={run.state.wentBack} />}
       <MatControls run={run} counting={counting} onCounting={() => setCounting(!counting)} />
       <div className={styles['progress-line']} aria-hidden>
         <i style={{ width: `${(run.elapsed / Math.max(1, run.total)) * 100}%` }} />
