@@ -102,7 +102,8 @@ test('opens with what a round comes to: words, a bar, a path, and each line open
   await weighed(page);
   const story = page.getByRole('region', { name: 'What a round comes to' });
   const shown = (await entryValue(page).textContent())!;
-  await expect(story).toContainText(`Worth +${shown} points, with you at your plan and them at club level`);
+  const signed = shown.startsWith('−') ? shown : `+${shown}`;
+  await expect(story).toContainText(`Worth ${signed} points, with you at your plan and them at club level`);
   const bar = story.getByRole('figure', { name: 'What becomes of a hundred rounds' });
   const titles = await bar
     .locator('[title]')
