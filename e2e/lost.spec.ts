@@ -199,6 +199,8 @@ test('what is typed outlives Escape, going back, a reload and a crash', async ({
   await expect.poll(noteOf).toBe('by going back');
 
   await page.goto(`${demo.url}/${TRIANGLE}`);
+  // The device's copy is shown first, and may be a moment behind.
+  await expect(note(page)).toHaveValue('by going back');
   await note(page).fill('by a reload');
   await page.reload();
   await expect(note(page)).toHaveValue('by a reload');
