@@ -30,6 +30,15 @@ async function withShell(
   return { context, page };
 }
 
+/** Writes the note of the open position without the server. */
+async function noteOffline(page: Page, context: BrowserContext, text: string): Promise<void> {
+  await expect(note(page)).toBeVisible();
+  await context.setOffline(true);
+  await note(page).fill(text);
+  await note(page).press('Tab');
+  await expect(page.getByRole('alert')).toContainText('kept on this device');
+}
+
 test('confirmed work is there after a reload without network, twice, and nobody is asked about their own', async ({
   browser,
   demo,
@@ -107,11 +116,7 @@ test('a third change shows in the open question, and only an answer to that is t
   request,
 }) => {
   await page.goto(`${demo.url}/${TRIANGLE}`);
-  await expect(note(page)).toBeVisible();
-  await context.setOffline(true);
-  await note(page).fill('mine');
-  await note(page).press('Tab');
-  await expect(page.getByRole('alert')).toContainText('kept on this device');
+  await noteOffline(page, context, 'mine');
   const write = (text: string, who: string) =>
     change(request, demo.url, [setFields('position', 'triangle', [{ path: ['note'], value: text }])], {
       who,
@@ -136,11 +141,7 @@ test('what somebody else removed comes back with my change, if I want both', asy
   request,
 }) => {
   await page.goto(`${demo.url}/${TRIANGLE}`);
-  await expect(note(page)).toBeVisible();
-  await context.setOffline(true);
-  await note(page).fill('still wanted');
-  await note(page).press('Tab');
-  await expect(page.getByRole('alert')).toContainText('kept on this device');
+  await noteOffline(page, context, 'still wanted');
   await change(request, demo.url, [{ do: 'remove', kind: 'position', id: 'triangle' }], { who: 'Gull' });
   await context.setOffline(false);
   const dialog = page.getByRole('dialog', { name: 'Your change no longer fits' });
@@ -160,11 +161,7 @@ test('what is put aside is shown, saved as a file, tried again and removed', asy
   request,
 }) => {
   await page.goto(`${demo.url}/${TRIANGLE}`);
-  await expect(note(page)).toBeVisible();
-  await context.setOffline(true);
-  await note(page).fill('for later');
-  await note(page).press('Tab');
-  await expect(page.getByRole('alert')).toContainText('kept on this device');
+  await noteOffline(page, context, 'for later');
   await change(request, demo.url, [{ do: 'remove', kind: 'position', id: 'triangle' }], { who: 'Gull' });
   await context.setOffline(false);
   await page.getByRole('button', { name: 'Put my change aside' }).click();
@@ -319,13 +316,16 @@ test('a browser that keeps nothing says so, and works as long as the page is ope
     .toBe('kept all the same');
 });
 
-test('one record that the server refuses holds up no other', async ({ page, demo, request }) => {
+test('records that the server refuses, or the program cannot read, hold up no other, and can be tried again', async ({
+  page,
+  demo,
+  request,
+}) => {
   await openMat(page, demo.url);
   await page.keyboard.press('Space');
   await demo.stop();
   await goToBlock(page, /./);
   await page.keyboard.press('ArrowRight');
-  // From a program that is not this one: the server does not know its kind.
   await page.evaluate(async () => {
     const open = indexedDB.open('aftersquall-device');
     await new Promise((done) => {
@@ -334,24 +334,42 @@ test('one record that the server refuses holds up no other', async ({ page, demo
     const writing = open.result.transaction('waiting', 'readwrite');
     const all = writing.objectStore('waiting').getAll();
     all.onsuccess = () => {
-      const [good] = all.result as { at: string; key: string }[];
-      // Of a map whose name no server takes.
-      writing
-        .objectStore('waiting')
-        .put({ ...good, key: 'poisoned-record', at: '2020-01-01T00:00:00.000Z', minutes: 9999 });
+      const block = (all.result as { kind: string }[]).find(({ kind }) => kind === 'block')!;
+      // Both come before all others.
+      const first = { ...block, at: '2020-01-01T00:00:00.000Z' };
+      writing.objectStore('waiting').put({ ...first, key: 'another-program', kind: 'hologram' });
+      writing.objectStore('waiting').put({ ...first, key: 'poisoned-record' });
     };
     await new Promise((done) => {
       writing.oncomplete = done;
     });
     open.result.close();
   });
-  await page.keyboard.press('c');
+  // The server of today takes whatever this program can read: a refusal comes from one that is stricter.
+  const refusal = { status: 400, json: { statusCode: 400, message: 'It is poisoned.' } };
+  await page.route('**/api/records', (route, asked) =>
+    asked.postData()?.includes('poisoned-record') ? route.fulfill(refusal) : route.continue(),
+  );
   await demo.start();
   await page.reload();
   await expect.poll(async () => (await practice(request, demo.url)).sessions.length).toBe(1);
   await expect(page.getByText(/kept on this tablet/)).toHaveCount(0);
   await page.goto(`${demo.url}/map/kelpwick`);
-  await expect(page.getByRole('button', { name: 'Aside 1' })).toBeVisible();
+  await page.getByRole('button', { name: 'Aside 2' }).click();
+  const aside = page.getByRole('dialog', { name: 'Put aside on this device' });
+  await expect(aside).toContainText('this one cannot read it');
+  const refused = aside.locator('.kept-line').filter({ hasText: 'It is poisoned.' });
+  await refused.getByRole('button', { name: 'Try again' }).click();
+  await expect(refused).toBeVisible();
+  await page.unroute('**/api/records');
+  await refused.getByRole('button', { name: 'Try again' }).click();
+  await expect(refused).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Aside 1', includeHidden: true })).toHaveCount(1);
+  const [session] = (await practice(request, demo.url)).sessions;
+  const { records } = (await (
+    await request.get(`${demo.url}/api/records?session=${session!.session}`)
+  ).json()) as { records: { key: string }[] };
+  expect(records.map(({ key }) => key)).toContain('poisoned-record');
 });
 
 /** How long each block of the run ran, by its title. */

@@ -69,7 +69,8 @@ export function cells(db: Db): Cells {
           .then((value) => {
             settings.set(news.key, value);
             listener(news.key, value);
-          });
+          })
+          .catch(() => undefined);
       }),
     draft: (key) => drafts.get(key),
     keepDraft(key, draft) {

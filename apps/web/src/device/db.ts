@@ -76,7 +76,7 @@ export interface DeviceSchema extends DBSchema {
   };
   /** The list of documents of each kind as the server gave it last. */
   lists: { key: DocumentKindName; value: readonly DocumentSummary[] };
-  /** Changes on their way, by key. One goes in the transaction that writes the snapshot that has it. */
+  /** Changes on their way, by key. One goes in the transaction that writes what the server made of it: see `later`. */
   changes: { key: string; value: KeptChange; indexes: { address: string } };
   /** Records on their way, by key. */
   waiting: { key: string; value: PracticeRecord };
@@ -104,8 +104,11 @@ export type Database = IDBPDatabase<DeviceSchema>;
 export const DATABASE = 'aftersquall-device';
 const VERSION = 1;
 
-/** Opens the one database of this device. */
-export const openDatabase = (name: string): Promise<Database> =>
+/**
+ * Opens the one database of this device.
+ * @param onLost called when the connection is gone: a newer program wants it, or the browser took it away
+ */
+export const openDatabase = (name: string, onLost: () => void = () => undefined): Promise<Database> =>
   openDB<DeviceSchema>(name, VERSION, {
     upgrade(database) {
       database.createObjectStore('snapshots', { keyPath: 'address' });
@@ -121,8 +124,12 @@ export const openDatabase = (name: string): Promise<Database> =>
       database.createObjectStore('poses');
       database.createObjectStore('pictures');
     },
-    // Another tab has a newer program: it may go on, this one is told to load again when it is used.
-    blocking: (_, __, event) => (event.target as IDBDatabase).close(),
+    blocking(_, __, event) {
+      // Another tab has a newer program, which waits for this connection to go.
+      (event.target as IDBDatabase).close();
+      onLost();
+    },
+    terminated: onLost,
   });
 
 type StoreName = StoreNames<DeviceSchema>;
@@ -167,12 +174,15 @@ export function createDb(name: string = DATABASE): Db {
   channel?.addEventListener('message', ({ data }: MessageEvent<DeviceNews>) => {
     for (const listener of listeners) listener(data);
   });
+  const onLost = () => {
+    opened = undefined;
+  };
   const open = (): Promise<Database> => {
-    opened ??= (async () => openDatabase(name))().catch(async () => {
+    opened ??= (async () => openDatabase(name, onLost))().catch(async () => {
       lasting = false;
       // @ts-expect-error Its package does not say where its types are.
       await import('fake-indexeddb/auto');
-      return openDatabase(name);
+      return openDatabase(`${name}.memory`, onLost);
     });
     return opened;
   };

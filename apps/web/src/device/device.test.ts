@@ -46,6 +46,30 @@ describe('a device', () => {
     expect(await records.waiting()).toEqual([]);
   });
 
+  it('lets a record that was put aside wait again, as it was', async () => {
+    const { records, aside } = newDevice();
+    const record = recordMade({ kind: 'note', text: 'refused once' });
+    await records.keep([record]);
+    await records.putAside(record, 'not today');
+    expect(await records.waiting()).toEqual([]);
+    await records.takeUp(record);
+    expect(await records.waiting()).toEqual([record]);
+    expect(await aside.all()).toEqual([]);
+    // It is one record still.
+    expect(await records.ofSession(record.session)).toEqual([record]);
+  });
+
+  it('goes on after a newer program has taken the database over, and says that it keeps nothing', async () => {
+    const name = `kept-${devices++}`;
+    const { cells, db } = createDevice(name);
+    await cells.read();
+    expect(db.lasting()).toBe(true);
+    (await openDB(name, 2)).close();
+    await db.write(['settings'], (store) => void store('settings').put('Coach Tern', 'coach'));
+    expect(await db.inTurn((database) => database.get('settings', 'coach'))).toBe('Coach Tern');
+    expect(db.lasting()).toBe(false);
+  });
+
   it('puts aside records and events of a newer version, and opens without them', async () => {
     const device = newDevice();
     await device.records.keep([recordMade({ kind: 'note', text: 'good' })]);

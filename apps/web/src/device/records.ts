@@ -11,6 +11,8 @@ export interface KeptRecords {
   waiting(): Promise<PracticeRecord[]>;
   confirm(keys: readonly string[]): Promise<void>;
   putAside(record: PracticeRecord, why: string): Promise<void>;
+  /** Lets a record that was put aside wait again, as it is. */
+  takeUp(record: PracticeRecord): Promise<void>;
   ofSession(session: string): Promise<PracticeRecord[]>;
   /** Lets go of what was recorded before a day and has reached the server: it is there. */
   forgetBefore(date: string): Promise<void>;
@@ -53,6 +55,13 @@ export function keptRecords(db: Db): KeptRecords {
       await db.write(['waiting', 'aside'], (store) => {
         void store('waiting').delete(record.key);
         void store('aside').put(asideOf('record', titleOf(record), why, record));
+      });
+      db.tell({ store: 'aside', key: record.key });
+    },
+    async takeUp(record) {
+      await db.write(['waiting', 'aside'], (store) => {
+        void store('waiting').put(record);
+        void store('aside').delete(record.key);
       });
       db.tell({ store: 'aside', key: record.key });
     },

@@ -1,10 +1,12 @@
+import { CommandSchema, commandOf, type DocumentKindName, type PracticeRecord } from '@aftersquall/core';
 import { useCallback, useEffect, useState } from 'react';
 import { Modal } from 'react-bootstrap';
+import { z } from 'zod';
 import { saveFile } from '../components/saveFile.ts';
 import type { Aside, Waiting } from '../device/db.ts';
 import { device } from '../device/device.ts';
 import { changeDocument, openDocument } from '../store/documents/engine.ts';
-import { keepRecords } from '../store/records/records.ts';
+import { takeUpRecord } from '../store/records/records.ts';
 import { useAppDispatch } from '../store/store.ts';
 
 /** What is put aside on this device, the oldest first; follows what any tab puts there. */
@@ -26,6 +28,8 @@ export function useAside(): Aside[] {
   }, [read]);
   return all;
 }
+
+const CommandsSchema = z.array(CommandSchema).min(1);
 
 interface Props {
   all: readonly Aside[];
@@ -68,19 +72,12 @@ function OneAside({ aside }: { aside: Aside }) {
   const { key, what, title, why, address, item } = aside;
   const remove = () => void device.aside.remove(key);
   const retry = async () => {
-    if (what === 'record') {
-      // The server may know its key: it was only refused.
-      await keepRecords([
-        { ...(item as never as Parameters<typeof keepRecords>[0][number]), key: `${key}-again`.slice(-64) },
-      ]);
-      return remove();
-    }
-    const [kind, id] = (address ?? '').split('/') as ['map' | 'class' | 'club', string];
+    if (what === 'record') return takeUpRecord(item as PracticeRecord);
+    const [kind, id] = (address ?? '').split('/') as [DocumentKindName, string];
     await dispatch(openDocument({ kind, id }));
-    const commands = (item as Waiting).commands;
-    const issues = dispatch(
-      changeDocument({ kind, id }, commands.length === 1 ? commands[0]! : { do: 'batch', commands }),
-    );
+    const { data: commands } = CommandsSchema.safeParse((item as Partial<Waiting>).commands);
+    if (!commands) return setTrouble('this program cannot read it');
+    const issues = dispatch(changeDocument({ kind, id }, commandOf(commands)));
     if (issues.length > 0) setTrouble(issues.map(({ message }) => message).join('; '));
     else remove();
   };

@@ -119,6 +119,15 @@ describe('a run of a class', () => {
     expect(clockOf(at(runOf([0, started()], [50, { do: 'paused' }]), -3600))).toBe(50);
   });
 
+  it('starts at once though the clock was set back after people were ticked', () => {
+    const events = runOf(
+      [3600, { do: 'attended', athlete: { id: 'gull', alias: 'Gull' }, there: true }],
+      [0, started(threeTalks, 5)],
+    );
+    expect(clockOf(at(events, 0))).toBe(-5);
+    expect(clockOf(at(events, 30))).toBe(25);
+  });
+
   it('can be ended early, and taken up again by going to a block', () => {
     const events = runOf([0, started()], [30, { do: 'ended' }]);
     expect(at(events, 900)).toMatchObject({ over: true, now: undefined });

@@ -173,6 +173,8 @@ function happen(state: Writable, event: RunEvent): void {
       state.begun = true;
       state.running = true;
       state.countdown = event.countdown;
+      // Nothing has run before it: a clock that was set back meanwhile keeps nobody waiting.
+      state.until = event.at + state.wentBack;
       takePlan(state, event.plan);
       return;
     case 'paused':

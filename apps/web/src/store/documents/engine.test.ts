@@ -650,6 +650,24 @@ describe('a device that starts again', () => {
     after.sameAsServer();
   });
 
+  it('knows what waits for a document that it has no copy of', async () => {
+    const device = newDevice();
+    const before = await opened(device);
+    server.cut = true;
+    before.change(setChance(0.4));
+    await vi.waitFor(async () => expect(await before.waits()).toBe(1));
+    await device.documents.forget(ADDRESS);
+    const after = screen(device);
+    await after.open();
+    expect(after.session()).toMatchObject({ state: 'missing', online: false });
+    expect(after.session().waiting).toHaveLength(1);
+    server.cut = false;
+    after.online();
+    await vi.waitFor(() => expect(after.session().state).toBe('ready'));
+    await after.settled();
+    after.sameAsServer();
+  });
+
   it('puts aside what it cannot read, and opens', async () => {
     const device = newDevice();
     const before = await opened(device);

@@ -62,25 +62,28 @@ export const openDocument =
       device.documents.snapshot(address).catch(() => undefined),
       device.documents.waiting(address).catch((): Waiting[] => []),
     ]);
+    const session = sessionOf(getState(), address);
+    if (!session) return;
     if (snapshot) {
-      const session = sessionOf(getState(), address)!;
       dispatch(sessionChanged(openSession(session, snapshot, waiting)));
       await dispatch(catchUp(address));
     } else {
-      await dispatch(load(address, waiting));
+      // What waits is known even where the server does not give the document.
+      dispatch(sessionChanged({ ...session, waiting }));
+      await dispatch(load(address));
     }
     void dispatch(send(address));
   };
 
 /** Takes the document whole from the server, with what waits on top of it. */
 const load =
-  (address: DocumentAddress, waiting?: readonly Waiting[]): AppThunk<Promise<void>> =>
+  (address: DocumentAddress): AppThunk<Promise<void>> =>
   async (dispatch, getState, { device }) => {
     const { data, error } = await ask('getDocument', { params: address });
     const session = sessionOf(getState(), address);
     if (!session) return;
     if (!data) return dispatch(lose(address, error));
-    dispatch(sessionChanged(openSession(session, data, waiting)));
+    dispatch(sessionChanged(openSession(session, data)));
     await device.documents.keepSnapshot(address, data).catch(() => undefined);
     await dispatch(catchUp(address));
   };

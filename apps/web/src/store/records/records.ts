@@ -130,6 +130,12 @@ export async function keepAndSend(records: readonly PracticeRecord[]): Promise<v
   await sender.send();
 }
 
+/** Tries a record that was put aside once more. */
+export async function takeUpRecord(record: PracticeRecord): Promise<void> {
+  await device.records.takeUp(record);
+  await sender.send();
+}
+
 /** Sends what waits now. */
 export const sendWaitingRecords = (): Promise<void> => sender.send();
 

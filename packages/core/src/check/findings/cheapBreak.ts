@@ -3,6 +3,7 @@ import { matchesPattern } from '../../model/holdPattern.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import { checkMoves } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
+import { percent } from '../findingWords.ts';
 
 /** A reaction that breaks a hold the move rests on leaves less than this share of the chance. Common practice, no published source. */
 const LEAST_COST = 0.9;
@@ -36,5 +37,3 @@ export const cheapBreak: Check = checkMoves((map, move) => {
     ];
   });
 });
-
-const percent = (chance: number): string => `${Math.round(chance * 100)} %`;

@@ -2,7 +2,7 @@ import { indexMap } from '../../model/indexMap.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
 import { checkMoves } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
-import { metWords } from '../metWords.ts';
+import { metWords } from '../findingWords.ts';
 
 const isTap = (landing: Landing | undefined): boolean =>
   landing !== undefined && isOutcome(landing) && landing.outcome === 'submitted';

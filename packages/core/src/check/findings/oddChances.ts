@@ -4,7 +4,7 @@ import { indexMap } from '../../model/indexMap.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
 import { checkMoves } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
-import { metWords } from '../metWords.ts';
+import { metWords, percent } from '../findingWords.ts';
 
 const where = (landing: Landing): string =>
   isOutcome(landing) ? landing.outcome : `${landing.mirrored ? '~' : ''}${landing.position}`;
@@ -47,5 +47,3 @@ export const likelierOpposed: Check = checkMoves((map, move) => {
     ];
   });
 });
-
-const percent = (chance: number): string => `${Math.round(chance * 100)} %`;

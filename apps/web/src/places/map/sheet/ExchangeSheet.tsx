@@ -7,7 +7,6 @@ import {
   reactionKey,
   reactionWords,
   sided,
-  TEXT_LIMIT,
 } from '@aftersquall/core';
 import {
   landingChoices,
@@ -21,6 +20,7 @@ import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { MovementPicture } from '../../../components/MovementPicture.tsx';
 import { HoldScoreView } from '../../../components/score/HoldScoreView.tsx';
 import { useAppSelector } from '../../../store/store.ts';
+import { NoteField } from './CommonFields.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { useSaver } from './useSaver.ts';
@@ -121,13 +121,7 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
             />
           )}
         </div>
-        <SavedField
-          label="Note"
-          limit={TEXT_LIMIT}
-          lines={2}
-          value={exchange.note ?? ''}
-          onSave={(text) => save({ note: text || undefined })}
-        />
+        <NoteField note={exchange.note} save={save} />
       </div>
       {reaction && (
         <>

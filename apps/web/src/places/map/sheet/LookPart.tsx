@@ -59,7 +59,7 @@ export function LookPart({ look, position, map, select, open }: Props) {
           />
         </div>
         <SavedField
-          label="What top sees of it"
+          label="What top sees you do"
           placeholder="you reach for the far sleeve"
           value={look.topSees ?? ''}
           onSave={(text) => change({ topSees: text || undefined })}

@@ -1,19 +1,13 @@
-import {
-  indexMap,
-  MECHANIC_FORMS,
-  type Mechanic,
-  NAME_LIMIT,
-  SHORT_LIMIT,
-  TEXT_LIMIT,
-} from '@aftersquall/core';
+import { indexMap, MECHANIC_FORMS, type Mechanic, TEXT_LIMIT } from '@aftersquall/core';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { LoadsField } from '../../../components/fields/LoadsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { AliasesField, NameFields, NoteField } from './CommonFields.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
-import { linesOf, listOf, useSaver } from './useSaver.ts';
+import { linesOf, useSaver } from './useSaver.ts';
 
 const FORMS: Record<Mechanic['form'], string> = {
   solo: 'alone',
@@ -30,14 +24,7 @@ export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) 
   return (
     <>
       <div className={styles.fields}>
-        <SavedField label="Name" limit={NAME_LIMIT} value={mechanic.name} onSave={(name) => save({ name })} />
-        <SavedField
-          label="Called across the mat"
-          limit={SHORT_LIMIT}
-          placeholder="at most four words"
-          value={mechanic.short ?? ''}
-          onSave={(short) => save({ short: short.trim() || undefined })}
-        />
+        <NameFields of={mechanic} save={save} />
         <div className="two">
           <SelectField
             label="Drilled"
@@ -72,18 +59,8 @@ export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) 
           value={mechanic.cues.join('\n')}
           onSave={(text) => save({ cues: linesOf(text) })}
         />
-        <SavedField
-          label="Other names, with commas"
-          value={mechanic.aliases.join(', ')}
-          onSave={(text) => save({ aliases: listOf(text) })}
-        />
-        <SavedField
-          label="Note"
-          limit={TEXT_LIMIT}
-          lines={2}
-          value={mechanic.note ?? ''}
-          onSave={(note) => save({ note: note || undefined })}
-        />
+        <AliasesField aliases={mechanic.aliases} save={save} />
+        <NoteField note={mechanic.note} save={save} />
       </div>
       <h3>Faults</h3>
       <FaultsField map={map} faults={mechanic.faults} onChange={(faults) => save({ faults })} />

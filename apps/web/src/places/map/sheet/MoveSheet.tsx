@@ -1,14 +1,4 @@
-import {
-  indexMap,
-  MOVE_KINDS,
-  type Move,
-  NAME_LIMIT,
-  put,
-  reactionKey,
-  SHORT_LIMIT,
-  TEXT_LIMIT,
-  wordContext,
-} from '@aftersquall/core';
+import { indexMap, MOVE_KINDS, type Move, put, reactionKey, wordContext } from '@aftersquall/core';
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../../components/addresses.ts';
@@ -25,13 +15,14 @@ import { Hazards } from '../../../components/Hazards.tsx';
 import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { AliasesField, NameFields, NoteField } from './CommonFields.tsx';
 import { ExchangeLine } from './ExchangeLine.tsx';
 import { MechanicsField } from './MechanicsField.tsx';
 import { NeedsEditor } from './NeedsEditor.tsx';
 import { StepsEditor } from './StepsEditor.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
-import { linesOf, listOf, useSaver } from './useSaver.ts';
+import { linesOf, useSaver } from './useSaver.ts';
 import { VariantsEditor } from './VariantsEditor.tsx';
 
 export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
@@ -53,14 +44,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
   return (
     <>
       <div className={styles.fields}>
-        <SavedField label="Name" limit={NAME_LIMIT} value={move.name} onSave={(name) => save({ name })} />
-        <SavedField
-          label="Called across the mat"
-          limit={SHORT_LIMIT}
-          placeholder="at most four words"
-          value={move.short ?? ''}
-          onSave={(short) => save({ short: short.trim() || undefined })}
-        />
+        <NameFields of={move} save={save} />
         <div className="two">
           <SelectField
             label="Kind"
@@ -132,11 +116,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
           value={move.cues.join('\n')}
           onSave={(text) => save({ cues: linesOf(text) })}
         />
-        <SavedField
-          label="Other names, with commas"
-          value={move.aliases.join(', ')}
-          onSave={(text) => save({ aliases: listOf(text) })}
-        />
+        <AliasesField aliases={move.aliases} save={save} />
         <div className="two">
           <SavedField
             label="Takes, without steps"
@@ -191,13 +171,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
           <div className="label-small">What the body does</div>
           <MechanicsField map={map} move={move} select={select} />
         </div>
-        <SavedField
-          label="Note"
-          limit={TEXT_LIMIT}
-          lines={2}
-          value={move.note ?? ''}
-          onSave={(note) => save({ note: note || undefined })}
-        />
+        <NoteField note={move.note} save={save} />
       </div>
       {move.kind === 'sweep' && (
         <Link to={`${mapAddress(map.id, 'balance')}?move=${id}`} className="btn btn-sm btn-plain mt-2">

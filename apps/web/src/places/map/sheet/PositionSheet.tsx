@@ -1,16 +1,4 @@
-import {
-  batch,
-  edit,
-  freshId,
-  holes,
-  indexMap,
-  type Landing,
-  NAME_LIMIT,
-  type Position,
-  put,
-  SHORT_LIMIT,
-  TEXT_LIMIT,
-} from '@aftersquall/core';
+import { batch, edit, freshId, holes, indexMap, type Landing, type Position, put } from '@aftersquall/core';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { Explained } from '../../../components/Explained.tsx';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
@@ -23,10 +11,11 @@ import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { AddMove } from './AddMove.tsx';
 import { BodiesPart } from './BodiesPart.tsx';
+import { AliasesField, NameFields, NoteField } from './CommonFields.tsx';
 import { LookPart } from './LookPart.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
-import { linesOf, listOf, useSaver } from './useSaver.ts';
+import { linesOf, useSaver } from './useSaver.ts';
 
 export function PositionSheet({ id, map, select }: SheetProps & { id: string }) {
   const index = indexMap(map);
@@ -56,19 +45,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
     <>
       <div className={styles['sheet-head']}>
         <div className={styles.grow}>
-          <SavedField
-            label="Name"
-            limit={NAME_LIMIT}
-            value={position.name}
-            onSave={(name) => save({ name })}
-          />
-          <SavedField
-            label="Called across the mat"
-            limit={SHORT_LIMIT}
-            placeholder="at most four words"
-            value={position.short ?? ''}
-            onSave={(short) => save({ short: short.trim() || undefined })}
-          />
+          <NameFields of={position} save={save} />
         </div>
       </div>
       <BodiesPart key={position.id} position={position} save={save} />
@@ -95,18 +72,8 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           value={position.cues.join('\n')}
           onSave={(text) => save({ cues: linesOf(text) })}
         />
-        <SavedField
-          label="Other names, with commas"
-          value={position.aliases.join(', ')}
-          onSave={(text) => save({ aliases: listOf(text) })}
-        />
-        <SavedField
-          label="Note"
-          limit={TEXT_LIMIT}
-          lines={2}
-          value={position.note ?? ''}
-          onSave={(note) => save({ note: note || undefined })}
-        />
+        <AliasesField aliases={position.aliases} save={save} />
+        <NoteField note={position.note} save={save} />
         <LoadsField loads={position.loads} onChange={(loads) => save({ loads })} />
         <div className="chip-field" role="group" aria-label="Guard systems">
           {map.systems.map((system) => (

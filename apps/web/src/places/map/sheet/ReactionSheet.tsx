@@ -1,21 +1,15 @@
-import {
-  indexMap,
-  NAME_LIMIT,
-  REACTION_GROUPS,
-  type Reaction,
-  SHORT_LIMIT,
-  TEXT_LIMIT,
-} from '@aftersquall/core';
+import { indexMap, REACTION_GROUPS, type Reaction, SHORT_LIMIT, TEXT_LIMIT } from '@aftersquall/core';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
+import { AliasesField, NameFields, NoteField } from './CommonFields.tsx';
 import { ReactionNeeds } from './ReactionNeeds.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
-import { listOf, useSaver } from './useSaver.ts';
+import { useSaver } from './useSaver.ts';
 
 /** Reactions belong to no position, so their near side is the right, as the catalogue is written. */
 const CONTEXT = { leadSide: 'R' } as const;
@@ -30,19 +24,7 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
   return (
     <>
       <div className={styles.fields}>
-        <SavedField
-          label="What top does"
-          limit={NAME_LIMIT}
-          value={reaction.name}
-          onSave={(name) => save({ name })}
-        />
-        <SavedField
-          label="Called across the mat"
-          limit={SHORT_LIMIT}
-          placeholder="at most four words"
-          value={reaction.short ?? ''}
-          onSave={(short) => save({ short: short.trim() || undefined })}
-        />
+        <NameFields label="What top does" of={reaction} save={save} />
         <SavedField
           label="Called so on the other side"
           limit={SHORT_LIMIT}
@@ -58,28 +40,20 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
         />
         <SavedField
           label="How bottom feels it coming"
+          limit={TEXT_LIMIT}
           lines={2}
           value={reaction.feel}
           onSave={(feel) => save({ feel })}
         />
         <SavedField
           label="How a partner gives it in a drill"
+          limit={TEXT_LIMIT}
           lines={2}
           value={reaction.script}
           onSave={(script) => save({ script })}
         />
-        <SavedField
-          label="Other names, with commas"
-          value={reaction.aliases.join(', ')}
-          onSave={(text) => save({ aliases: listOf(text) })}
-        />
-        <SavedField
-          label="Note"
-          limit={TEXT_LIMIT}
-          lines={2}
-          value={reaction.note ?? ''}
-          onSave={(note) => save({ note: note || undefined })}
-        />
+        <AliasesField aliases={reaction.aliases} save={save} />
+        <NoteField note={reaction.note} save={save} />
       </div>
       <h3>What it needs</h3>
       <ReactionNeeds reaction={reaction} context={CONTEXT} onChange={(needs) => save({ needs })} />

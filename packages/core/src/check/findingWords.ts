@@ -7,3 +7,6 @@ export function metWords(map: GuardMap, { reaction }: Pick<Exchange, 'reaction'>
   if (reaction === 'none') return 'unopposed';
   return `met by “${indexMap(map).reaction.get(reaction.id)?.name ?? reaction.id}”`;
 }
+
+/** A chance, as findings say it. */
+export const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
