@@ -152,6 +152,23 @@ describe('a class from the demo', () => {
     }
   });
 
+  it('never scores top for an attack on a joint or the neck, in games against full resistance', () => {
+    const attacks = map.reactions.flatMap(({ name, hazards = [] }) =>
+      hazards.length > 0 ? [name.toLowerCase()] : [],
+    );
+    expect(attacks).toContain('begins to turn our heel');
+    for (const [root, ...pinned] of [
+      ['entangle-crossed', 'crossed-heel'],
+      ['knee-shield'],
+      ['closed-upright'],
+    ]) {
+      const { blocks } = planLesson({ ...HOUR, root: root!, level: 'expert', apparel: 'no-gi', pinned });
+      const games = blocks.flatMap((block) => (block.kind === 'game' ? [block.top.toLowerCase()] : []));
+      expect([root, games.length]).not.toEqual([root, 0]);
+      for (const top of games) for (const attack of attacks) expect(`${root}: ${top}`).not.toContain(attack);
+    }
+  });
+
   it('from on top of a top who lies on the back is not scored by passing', () => {
     const { blocks } = planLesson({ ...HOUR, root: 'half-lock-on-top', method: 'games-first' });
     for (const block of blocks)

@@ -426,9 +426,9 @@ test('a class that is edited while it runs runs on as it began, until it is take
       commands: [{ do: 'set', kind: 'block', id: first, changes: [{ path: ['title'], value: 'Edited' }] }],
     },
   });
-  await expect(page.getByText('Somebody changed this class. It runs on as it began.')).toBeVisible();
+  await expect(page.getByText('Somebody changed this class.')).toBeVisible();
   await expect(title).toHaveText(before);
-  await page.getByRole('button', { name: 'Take the change over' }).click();
+  await page.getByRole('button', { name: 'Take it over' }).click();
   await expect(title).toHaveText('Edited');
   await page.reload();
   await expect(title).toHaveText('Edited');

@@ -82,13 +82,14 @@ function roles({ practices }: Assembly, bottom: string, top: string) {
   return { bottom: sentences(bottom, care.attacking), top: sentences(top, care.caught) };
 }
 
-/** The link whose reaction most often ends a round against bottom. */
+/** The link whose reaction most often ends a round against bottom; never one that attacks a joint or the neck: nobody plays for that. */
 function hurtsMost(map: GuardMap, links: readonly RepertoireLink[]): RepertoireLink | undefined {
   const exchangeOf = ({ exchange }: RepertoireLink) => indexMap(map).exchange.get(exchange)!;
   const lost = (link: RepertoireLink) => link.rate * (1 - exchangeOf(link).chance);
   return links
     .filter((link) => {
       const { otherwise } = exchangeOf(link);
+      if (indexMap(map).reaction.get(link.reaction.id)?.hazards?.length) return false;
       return otherwise && isOutcome(otherwise) && BAD_OUTCOMES.has(otherwise.outcome);
     })
     .sort((a, b) => lost(b) - lost(a))[0];

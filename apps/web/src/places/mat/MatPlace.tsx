@@ -176,9 +176,9 @@ function waitingWords({ waiting, trouble, unkept }: OnTheWay, run: Run): string 
 function EditedMeanwhile({ run }: { run: Run }) {
   return (
     <div className={styles.notice} role="status">
-      <span>Somebody changed this class. It runs on as it began.</span>
+      <span>Somebody changed this class.</span>
       <button type="button" onClick={() => run.answerEdited(true)}>
-        Take the change over
+        Take it over
       </button>
       <button type="button" onClick={() => run.answerEdited(false)}>
         Run on as it began

@@ -64,7 +64,7 @@ export function LookPart({ look, position, map, select, open }: Props) {
           value={look.topSees ?? ''}
           onSave={(text) => change({ topSees: text || undefined })}
         />
-        <div className="chip-field mb-2" role="group" aria-label={`What top does about: ${look.name}`}>
+        <div className="chip-field my-2" role="group" aria-label={`What top does about: ${look.name}`}>
           {look.reactions.map((reaction) => (
             <button
               key={reactionKey(reaction)}

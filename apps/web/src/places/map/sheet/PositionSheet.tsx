@@ -75,21 +75,24 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
         <AliasesField aliases={position.aliases} save={save} />
         <NoteField note={position.note} save={save} />
         <LoadsField loads={position.loads} onChange={(loads) => save({ loads })} />
-        <div className="chip-field" role="group" aria-label="Guard systems">
-          {map.systems.map((system) => (
-            <button
-              key={system.id}
-              type="button"
-              className={`chip ${position.systems.includes(system.id) ? 'on' : ''}`}
-              aria-pressed={position.systems.includes(system.id)}
-              onClick={() => flipSystem(system.id)}
-            >
-              {system.name}
+        <div>
+          <div className="label-small">Guard systems</div>
+          <div className="chip-field" role="group" aria-label="Guard systems">
+            {map.systems.map((system) => (
+              <button
+                key={system.id}
+                type="button"
+                className={`chip ${position.systems.includes(system.id) ? 'on' : ''}`}
+                aria-pressed={position.systems.includes(system.id)}
+                onClick={() => flipSystem(system.id)}
+              >
+                {system.name}
+              </button>
+            ))}
+            <button type="button" className="chip" onClick={addSystem}>
+              + system
             </button>
-          ))}
-          <button type="button" className="chip" onClick={addSystem}>
-            + system
-          </button>
+          </div>
         </div>
         {position.systems.map((system) => (
           <SystemName key={system} id={system} map={map} />

@@ -26,9 +26,9 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
       <div className={styles.fields}>
         <NameFields label="What top does" of={reaction} save={save} />
         <SavedField
-          label="Called so on the other side"
+          label="Called on the other side"
           limit={SHORT_LIMIT}
-          placeholder="where that is another word"
+          placeholder="where it is called something else"
           value={reaction.shortMirrored ?? ''}
           onSave={(text) => save({ shortMirrored: text.trim() || undefined })}
         />
