@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './app.ts';
+import { draftKept } from './drafts.ts';
 import { saved } from './http.ts';
 
 const editor = (page: Page) => page.getByRole('textbox', { name: 'Lines of the system' });
@@ -20,6 +21,7 @@ test('no quotation mark ends the session, and what is typed in Lines is there ag
   await page.keyboard.press('End');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'What this changes' })).toContainText('Climb');
+  await draftKept(page, 'Climb -> "back"');
   await page.reload();
   await expect(editor(page)).toContainText('Climb -> "back"');
 });
@@ -34,6 +36,7 @@ test('a place that fails says so and goes on with one key; what was typed is sti
   await page.keyboard.type('# a note');
   await page.keyboard.press('Enter');
   await expect(editor(page)).toContainText('# a note');
+  await draftKept(page, '# a note');
   // From here on reading the draft fails, until it is mended.
   await page.addInitScript(() => {
     const read = Map.prototype.get;
