@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { type PoseRecord, parseMapFile, poseKey, solvePose } from '@aftersquall/core';
+import { asPosition, type PoseRecord, parseMapFile, poseKey, solvePose } from '@aftersquall/core';
 import stringify from 'json-stringify-pretty-compact';
 import { readDemo } from './readDemo.ts';
 
@@ -11,7 +11,8 @@ const maps = {
 };
 for (const [folder, map] of Object.entries(maps)) {
   const poses: Record<string, PoseRecord> = {};
-  for (const position of map.positions) poses[poseKey(position)] = solvePose(position);
+  for (const position of [...map.positions, ...map.endings.map(asPosition)])
+    poses[poseKey(position)] = solvePose(position);
   const sorted = Object.fromEntries(Object.entries(poses).sort(([a], [b]) => (a < b ? -1 : 1)));
   writeFileSync(here(`${folder}/poses.json`), `${stringify(sorted, { maxLength: 1000 })}\n`);
 }

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import {
+  asPosition,
   bodyFit,
   drawPose,
   mirror,
@@ -27,7 +28,9 @@ const read = (file: string) =>
     ]),
   );
 const poses = read('poses.json');
-const { positions } = readDemo();
+const map = readDemo();
+const { positions } = map;
+const endings = map.endings.map(asPosition);
 /** Where the head is in a kept pose, metres. */
 function headOf(record: PoseRecord, who: 0 | 1) {
   const body = new Body(AVERAGE_BUILD);
@@ -37,8 +40,10 @@ function headOf(record: PoseRecord, who: 0 | 1) {
 const recordOf = (position: Position) => poses[poseKey(position)]!;
 
 describe('the poses that ship', () => {
-  it('are those of every position of the demo and of the small club, none missing and none left over', () => {
-    expect(Object.keys(poses).sort()).toEqual([...new Set(positions.map((one) => poseKey(one)))].sort());
+  it('are those of every position and every ending of the demo and of the small club, none missing and none left over', () => {
+    expect(Object.keys(poses).sort()).toEqual(
+      [...new Set([...positions, ...endings].map((one) => poseKey(one)))].sort(),
+    );
     const club = parseMapFile(here('../testing/club/kelpwick.map.json'));
     expect(Object.keys(read('../testing/club/poses.json')).sort()).toEqual(
       [...new Set(club.positions.map((one) => poseKey(one)))].sort(),
@@ -51,7 +56,7 @@ describe('the poses that ship', () => {
   });
 
   it('sink into the mat and into one another no more than flesh gives', () => {
-    for (const position of positions) {
+    for (const position of [...positions, ...endings]) {
       const record = recordOf(position);
       const { sunk, overlap } = poseMeasures(record);
       expect(sunk).toBeLessThan(0.02);
@@ -118,6 +123,33 @@ describe('the poses that ship', () => {
     const uncertain = positions.filter((position) => recordOf(position).energy > 40);
     for (const position of uncertain) expect(drawPose(position, recordOf(position)).uncertain).toBe(true);
     expect(uncertain.length / positions.length).toBeLessThan(0.25);
+  });
+});
+
+describe('the endings of the demo', () => {
+  it('are met: none uncertain, no hold more than seven centimetres off', () => {
+    for (const ending of endings) {
+      const { energy, holds } = recordOf(ending);
+      expect(energy, ending.id).toBeLessThan(40);
+      expect(Math.max(...holds.map(({ distance }) => distance)), ending.id).toBeLessThan(0.07);
+    }
+  });
+
+  it('are what they say: who is above, and who is past whom (common practice, no published source)', () => {
+    const pelvis = (id: string) => {
+      const [own, top] = poseStart(recordOf(endings.find((one) => one.id === id)!));
+      return { own: own.place, top: top.place };
+    };
+    for (const id of ['side-control', 'mount', 'knee-on-belly', 'their-guard', 'their-half']) {
+      const { own, top } = pelvis(id);
+      expect(own[2], id).toBeGreaterThan(top[2] + 0.08);
+    }
+    for (const id of ['guard-passed', 'guard-recovered', 'put-back']) {
+      const { own, top } = pelvis(id);
+      expect(top[2], id).toBeGreaterThan(own[2] + 0.08);
+    }
+    for (const id of ['both-standing'])
+      expect(Math.min(pelvis(id).own[2], pelvis(id).top[2])).toBeGreaterThan(0.6);
   });
 });
 

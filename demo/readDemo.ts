@@ -1,13 +1,14 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { type GuardMap, parseGuardBook, parseMapFile } from '@aftersquall/core';
+import { bookErrorText, type GuardMap, parseGuardBook, parseMapFile } from '@aftersquall/core';
 
 const here = (file: string) => new URL(file, import.meta.url);
 
 /** The demo's map: the guard book, with the rest that stands in its file. */
 export function readDemo(): GuardMap {
-  const { book } = parseGuardBook(
+  const { book, errors } = parseGuardBook(
     readdirSync(here('book/')).map((name) => ({ name, text: readFileSync(here(`book/${name}`), 'utf8') })),
   );
+  if (errors.length > 0) throw new Error(errors.map(bookErrorText).join('\n'));
   const rest: object = JSON.parse(readFileSync(here('kelpwick.map.json'), 'utf8'));
   return parseMapFile(JSON.stringify({ ...rest, ...book }));
 }

@@ -13,6 +13,7 @@ export {
 export { topSetup } from './balance/topSetup.ts';
 export { arcWords, wayWords } from './balance/wayWords.ts';
 export { weakestArc } from './balance/weakestArc.ts';
+export { endingOf, landingScene, momentAfter } from './body/endingOf.ts';
 export type { Moment } from './body/followSteps.ts';
 export {
   landingShort,
@@ -209,6 +210,7 @@ export {
   type TermSlot,
 } from './model/club.ts';
 export { CONTACTS, type Contact } from './model/contacts.ts';
+export { asPosition, type Ending, EndingSchema } from './model/ending.ts';
 export { BASES, type Basis, type Exchange, ExchangeSchema, notesOf } from './model/exchange.ts';
 export { freshId } from './model/freshId.ts';
 export { HAZARD_TAGS, type HazardTag } from './model/hazards.ts';
@@ -224,6 +226,7 @@ export {
   HoldSchema,
   PARTS,
   type Part,
+  PLACES_ON,
   type Target,
 } from './model/hold.ts';
 export { matchesPattern, patternOf } from './model/holdPattern.ts';

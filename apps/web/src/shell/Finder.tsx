@@ -53,6 +53,13 @@ function findable(map: GuardMap): Found[] {
       what: 'mechanic',
       address: at('mechanic', id),
     })),
+    ...map.endings.map(({ id, name, short }) => ({
+      key: `ending ${id}`,
+      name,
+      aliases: called([], short),
+      what: 'how an outcome looks',
+      address: at('ending', id),
+    })),
     ...map.systems.map(({ id, name, aliases }) => ({
       key: `system ${id}`,
       name,

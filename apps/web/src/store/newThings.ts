@@ -1,6 +1,8 @@
 import {
   bareRef,
   type Command,
+  type Ending,
+  EndingSchema,
   type Exchange,
   ExchangeSchema,
   edit,
@@ -11,6 +13,9 @@ import {
   MechanicSchema,
   type Move,
   MoveSchema,
+  momentAfter,
+  OUTCOME_WORDS,
+  type Outcome,
   type Position,
   PositionSchema,
   put,
@@ -52,6 +57,26 @@ export function newMove(
     commands.unshift(edit('position', position, { ...position, looks }));
   }
   return { commands, move };
+}
+
+/** How the outcome of an exchange looks, begun from what is held at its end; for its move only. */
+export function newEnding(map: GuardMap, exchange: Exchange, outcome: Outcome): Ending {
+  const end = momentAfter(map, exchange);
+  const name = OUTCOME_WORDS[outcome];
+  const held = (end?.holds.length ?? 0) + (end?.topHolds.length ?? 0) > 0;
+  return EndingSchema.parse({
+    id: freshId(name, indexMap(map).ending.keys()),
+    name: name[0]!.toUpperCase() + name.slice(1),
+    outcome,
+    moves: [exchange.move],
+    ...(held
+      ? end
+      : {
+          holds: [
+            { id: 'chest', contacts: ['chest'], action: 'press', target: { of: 'top', part: 'chest' } },
+          ],
+        }),
+  });
 }
 
 /** An answer to a reaction, half likely until somebody knows better, staying where it is until told where to. */

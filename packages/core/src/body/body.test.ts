@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Hold, Target } from '../model/hold.ts';
 import { indexMap } from '../model/indexMap.ts';
 import { PositionSchema } from '../model/position.ts';
 import { guardMap, hold, pattern, signs } from '../test/arbitraries.ts';
@@ -8,8 +9,8 @@ import { afterReaction } from './afterReaction.ts';
 import { followSteps } from './followSteps.ts';
 import { limbConflicts } from './limbConflicts.ts';
 import { mirror } from './mirror.ts';
-import { translateApparel } from './translateApparel.ts';
-import { holdWords, patternWords, signWords } from './words.ts';
+import { translateApparel, translateHold } from './translateApparel.ts';
+import { holdWords, patternWords, signWords, wordContext } from './words.ts';
 
 const map = smallMap();
 const start = indexMap(map).position.get('start')!;
@@ -39,6 +40,8 @@ describe('mirror', () => {
         for (const move of value.moves) expect(mirror('move', mirror('move', move))).toEqual(move);
         for (const reaction of value.reactions)
           expect(mirror('reaction', mirror('reaction', reaction))).toEqual(reaction);
+        for (const ending of value.endings)
+          expect(mirror('ending', mirror('ending', ending))).toEqual(ending);
         for (const exchange of value.exchanges)
           expect(mirror('exchange', mirror('exchange', exchange))).toEqual(exchange);
       }),
@@ -114,6 +117,16 @@ describe('without a jacket', () => {
     expect(available).toBe(true);
   });
 
+  it('the back and the skirt of the jacket and the waist of the trousers go to what is under them', () => {
+    const bare = (target: Partial<Target>) =>
+      translateHold({ ...start.holds[0]!, target: { of: 'top', part: 'skirt', side: 'R', ...target } }).hold
+        ?.target;
+    expect(bare({ part: 'jacket-back', side: 'C' })).toEqual({ of: 'top', part: 'back', side: 'C' });
+    expect(bare({})).toEqual({ of: 'top', part: 'hip', side: 'R' });
+    expect(bare({ side: 'C' })).toEqual({ of: 'top', part: 'waist', side: 'C' });
+    expect(bare({ part: 'trousers', at: 'waist' })).toEqual({ of: 'top', part: 'waist', side: 'C' });
+  });
+
   it('takes the first fallback that is not cloth', () => {
     const holds = [
       {
@@ -180,6 +193,18 @@ describe('words', () => {
     );
     expect(holdWords(indexMap(map).position.get('cross')!.holds[0]!, { leadSide: 'R' })).toBe(
       'left hand and right hand two-on-one on the near sleeve at the cuff',
+    );
+  });
+
+  it('calls parts of the jacket by their names, and says that trousers held at the waist slide', () => {
+    const grip = (target: Partial<Target>): Hold => ({
+      ...start.holds[0]!,
+      depth: 'set',
+      target: { of: 'top', part: 'skirt', side: 'C', ...target },
+    });
+    expect(holdWords(grip({}), wordContext(start))).toBe('right hand grips the skirt of the jacket');
+    expect(holdWords(grip({ part: 'trousers', at: 'waist' }), wordContext(start))).toBe(
+      'right hand grips the trousers at the waist (the trousers slide)',
     );
   });
 

@@ -1,9 +1,10 @@
 import type { Contact } from '../model/contacts.ts';
+import type { Ending } from '../model/ending.ts';
 import type { Exchange } from '../model/exchange.ts';
 import type { Hold, HoldPattern, Target } from '../model/hold.ts';
 import type { Move, Step, Variant } from '../model/move.ts';
 import { isOutcome, type Landing } from '../model/outcome.ts';
-import type { PoseHints } from '../model/poseHints.ts';
+import type { PoseHints, PosePlace } from '../model/poseHints.ts';
 import type { Look, Position } from '../model/position.ts';
 import type { Side } from '../model/primitives.ts';
 import type { Reaction, ReactionNeed, ReactionRef } from '../model/reaction.ts';
@@ -73,10 +74,13 @@ const step = (value: Step): Step => ({
 const variant = (value: Variant): Variant => ({ ...value, steps: value.steps.map(step) });
 
 const turned = (degrees: number): number => (degrees === 0 ? 0 : -degrees);
+const placed = ([right, ...others]: PosePlace): PosePlace => [turned(right), ...others];
 const poseHints = (value: PoseHints): PoseHints => ({
   ...value,
   ...(value.ownYaw !== undefined && { ownYaw: turned(value.ownYaw) }),
   ...(value.topYaw !== undefined && { topYaw: turned(value.topYaw) }),
+  ...(value.ownPlace && { ownPlace: placed(value.ownPlace) }),
+  ...(value.topPlace && { topPlace: placed(value.topPlace) }),
   ...(value.view && { view: { ...value.view, azimuth: turned(value.view.azimuth) } }),
   ...(value.routes && {
     routes: Object.fromEntries(
@@ -126,6 +130,14 @@ const exchange = (value: Exchange): Exchange => ({
   ...(value.otherwise && { otherwise: landing(value.otherwise) }),
 });
 
+const ending = (value: Ending): Ending => ({
+  ...value,
+  holds: value.holds.map(hold),
+  topHolds: value.topHolds.map(hold),
+  signs: signs(value.signs),
+  ...(value.pose && { pose: poseHints(value.pose) }),
+});
+
 const MIRRORS = {
   contact,
   side,
@@ -142,6 +154,7 @@ const MIRRORS = {
   move,
   reaction,
   exchange,
+  ending,
 };
 export type Mirrored = { [K in keyof typeof MIRRORS]: Parameters<(typeof MIRRORS)[K]>[0] };
 

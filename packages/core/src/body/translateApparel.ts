@@ -31,7 +31,12 @@ function bareTarget(target: Target): Target | undefined {
       return { of, side: 'C', part: 'neck' };
     case 'belt':
       return { of, side: 'C', part: 'waist' };
+    case 'jacket-back':
+      return { of, side, part: 'back' };
+    case 'skirt':
+      return side === 'C' ? { of, side, part: 'waist' } : { of, side, part: 'hip' };
     case 'trousers':
+      if (target.at === 'waist') return { of, side: 'C', part: 'waist' };
       return { of, side, part: target.at === 'hip' ? 'hip' : target.at === 'knee' ? 'knee-crook' : 'ankle' };
     default:
       return undefined;

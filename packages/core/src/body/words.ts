@@ -1,5 +1,12 @@
 import type { Contact } from '../model/contacts.ts';
-import type { Hold, HoldAction, HoldPattern, Target } from '../model/hold.ts';
+import {
+  type Hold,
+  type HoldAction,
+  type HoldPattern,
+  type Part,
+  slides,
+  type Target,
+} from '../model/hold.ts';
 import type { Position } from '../model/position.ts';
 import { type Condition, FACETS, type Facet, type Signs } from '../model/signs.ts';
 
@@ -43,10 +50,17 @@ const VERBS: Record<HoldAction, string> = {
   press: 'presses on',
 };
 
+/** Parts of the jacket that are not called by one word. */
+const PART_WORDS: Partial<Record<Part, string>> = {
+  'jacket-back': 'back of the jacket',
+  skirt: 'skirt of the jacket',
+};
+const partWord = (part: Part): string => PART_WORDS[part] ?? part.replace('-', ' ');
+
 /** "the far sleeve at the cuff", "own left shin", "the mat": near and far are counted from the lead side. */
 export function targetName(target: Target, context: WordContext): string {
   if (target.of === 'mat') return 'the mat';
-  const part = target.part.replace('-', ' ');
+  const part = partWord(target.part);
   const place = target.at ? ` at the ${target.at}` : '';
   if (target.of === 'own') {
     const side = target.side === 'C' ? '' : `${SIDE_WORD[target.side]} `;
@@ -81,6 +95,7 @@ export function holdWords(hold: Hold, context: WordContext, by: 'own' | 'top' = 
       : undefined,
     hold.depth === 'set' ? undefined : hold.depth,
     hold.keep ? 'keep' : undefined,
+    slides(hold.target) ? 'the trousers slide' : undefined,
   ].filter(Boolean);
   return `${who} ${verb} ${target}${marks.length > 0 ? ` (${marks.join(', ')})` : ''}`;
 }
@@ -110,7 +125,7 @@ export function patternWords(pattern: HoldPattern, context: WordContext): string
   const place = pattern.at ? ` at the ${pattern.at}` : '';
   const side =
     !pattern.side || pattern.side === 'C' ? '' : pattern.side === context.leadSide ? 'near ' : 'far ';
-  const on = pattern.part ? ` on the ${side}${pattern.part.replace('-', ' ')}${place}` : '';
+  const on = pattern.part ? ` on the ${side}${partWord(pattern.part)}${place}` : '';
   const withWhat = pattern.contacts ? ` with the ${joinWords(pattern.contacts.map(contactName))}` : '';
   return `${noun}${on}${withWhat}`;
 }

@@ -19,6 +19,29 @@ const sentences = (map: GuardMap, code: string) =>
     .filter((finding) => finding.code === code)
     .map(({ sentence }) => sentence);
 
+/** The roll, answering a reaction with words of its own. */
+const freed = (feel: string): GuardMap =>
+  change((map) => {
+    map.reactions.push(
+      ReactionSchema.parse({ id: 'gives', name: 'Gives it back', group: 'arms & grips', feel }),
+    );
+    map.exchanges.push({
+      id: 'roll-gives',
+      move: map.moves[3]!.id,
+      reaction: { id: 'gives' },
+      to: { outcome: 'back' },
+      chance: 0.2,
+      basis: 'coach',
+    });
+  });
+
+const dosed = (dose: string): GuardMap =>
+  change((map) => {
+    map.mechanics = [
+      MechanicSchema.parse({ id: 'drag', name: 'Sleeve drag', form: 'pair', how: 'Drag it across.', dose }),
+    ];
+  });
+
 const kneeGrip: Hold = {
   id: 'k',
   contacts: ['handL'],
@@ -459,6 +482,18 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
     rolled('no-gi'),
     '“Roll under” is played without the jacket, and “Sleeve drag” is taught on cloth.',
     rolled('gi'),
+  ],
+  [
+    'absent-trigger',
+    freed('gives back the lapel'),
+    '“Gives it back” is answered by “Roll under”, which gives no reason for it: its words speak of “lapel”, and nobody holds that.',
+    freed('gives back the arm'),
+  ],
+  [
+    'dose-too-long',
+    dosed('3 × 10 a side'),
+    '“Sleeve drag” takes at least 3 minutes as it is dosed (3 × 10 a side); a set-up has two for it.',
+    dosed('10 a side'),
   ],
   [
     'short-clash',

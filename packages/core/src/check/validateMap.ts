@@ -1,5 +1,6 @@
 import type { GuardMap } from '../model/map.ts';
 import type { Check, CheckContext, Finding, Severity } from './finding.ts';
+import { absentTrigger } from './findings/absentTrigger.ts';
 import { arrivalGap } from './findings/arrivalGap.ts';
 import { arrivalStance } from './findings/arrivalStance.ts';
 import { attackWithoutHazard, rollWithoutHazard } from './findings/attackWithoutHazard.ts';
@@ -12,6 +13,7 @@ import { clothMechanic } from './findings/clothMechanic.ts';
 import { clothWithoutJacket } from './findings/clothWithoutJacket.ts';
 import { commonReaction } from './findings/commonReaction.ts';
 import { deadEnd } from './findings/deadEnd.ts';
+import { doseTooLong } from './findings/doseTooLong.ts';
 import { endlessLoop } from './findings/endlessLoop.ts';
 import { freePost } from './findings/freePost.ts';
 import { hole } from './findings/hole.ts';
@@ -59,9 +61,11 @@ const CHECKS: readonly Check[] = [
   likelierOpposed,
   repeatedWords,
   leaningWords,
+  absentTrigger,
   cheapBreak,
   waitIsLost,
   clothMechanic,
+  doseTooLong,
   lossWithoutTap,
   shortClash,
   letsUnlisted,

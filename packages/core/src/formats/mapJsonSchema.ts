@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ChainSchema } from '../model/chain.ts';
+import { EndingSchema } from '../model/ending.ts';
 import { ExchangeSchema } from '../model/exchange.ts';
 import { HazardTagSchema } from '../model/hazards.ts';
 import { HoldClassSchema, HoldPatternSchema, HoldSchema, TargetSchema } from '../model/hold.ts';
@@ -37,6 +38,7 @@ const NAMED: Record<string, z.ZodType> = {
   variant: VariantSchema,
   move: MoveSchema,
   exchange: ExchangeSchema,
+  ending: EndingSchema,
   chain: ChainSchema,
   opponent: OpponentSchema,
   scenario: ScenarioSchema,

@@ -25,7 +25,7 @@ export const HOLD_ACTIONS = [
 const HoldActionSchema = z.enum(HOLD_ACTIONS);
 export type HoldAction = z.infer<typeof HoldActionSchema>;
 
-export const CLOTH_PARTS = ['collar', 'lapel', 'sleeve', 'trousers', 'belt'] as const;
+export const CLOTH_PARTS = ['collar', 'lapel', 'sleeve', 'trousers', 'belt', 'jacket-back', 'skirt'] as const;
 const BODY_PARTS = [
   'wrist',
   'forearm',
@@ -51,13 +51,17 @@ export const PARTS = [...CLOTH_PARTS, ...BODY_PARTS, 'mat'] as const;
 const PartSchema = z.enum(PARTS);
 export type Part = z.infer<typeof PartSchema>;
 
-export const GripPlaceSchema = z.enum(['cuff', 'elbow', 'knee', 'hip']);
+export const GripPlaceSchema = z.enum(['cuff', 'elbow', 'knee', 'hip', 'waist']);
 export type GripPlace = z.infer<typeof GripPlaceSchema>;
 
 export const PLACES_ON: Partial<Record<Part, readonly GripPlace[]>> = {
   sleeve: ['cuff', 'elbow'],
-  trousers: ['cuff', 'knee', 'hip'],
+  trousers: ['cuff', 'knee', 'hip', 'waist'],
 };
+
+/** Whether a grip slips what it is on off the body: trousers held at the waist slide, and the match stops. Common practice, no published source. */
+export const slides = ({ part, at }: Pick<Target, 'part' | 'at'>): boolean =>
+  part === 'trousers' && at === 'waist';
 
 /**
  * What a hold is on. `own` is the bottom player's body and `top` the opponent's, whoever holds: a figure-four

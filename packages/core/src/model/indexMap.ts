@@ -1,3 +1,4 @@
+import type { Ending } from './ending.ts';
 import type { Exchange } from './exchange.ts';
 import type { GuardMap } from './map.ts';
 import type { Mechanic } from './mechanic.ts';
@@ -14,6 +15,7 @@ export interface MapIndex {
   position: ReadonlyMap<string, Position>;
   move: ReadonlyMap<string, Move>;
   exchange: ReadonlyMap<string, Exchange>;
+  ending: ReadonlyMap<string, Ending>;
   /** Moves of a position, in the map's order; a position without any has an empty list. */
   movesOf(position: string): readonly Move[];
   exchangesOf(move: string): readonly Exchange[];
@@ -46,6 +48,9 @@ export function indexMap(map: GuardMap): MapIndex {
     },
     get exchange() {
       return byId(map.exchanges);
+    },
+    get ending() {
+      return byId(map.endings);
     },
     movesOf: (position) => byPosition(map.moves).get(position) ?? NONE,
     exchangesOf: (move) => byMove(map.exchanges).get(move) ?? NONE,

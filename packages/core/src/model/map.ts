@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ChainSchema } from './chain.ts';
+import { EndingSchema } from './ending.ts';
 import { ExchangeSchema } from './exchange.ts';
 import { MechanicSchema } from './mechanic.ts';
 import { MoveSchema } from './move.ts';
@@ -30,6 +31,7 @@ export const ENTITY_SCHEMAS = {
   position: PositionSchema,
   move: MoveSchema,
   exchange: ExchangeSchema,
+  ending: EndingSchema,
   chain: ChainSchema,
   opponent: OpponentSchema,
   scenario: ScenarioSchema,
@@ -46,6 +48,7 @@ export const LIST_OF = {
   position: 'positions',
   move: 'moves',
   exchange: 'exchanges',
+  ending: 'endings',
   chain: 'chains',
   opponent: 'opponents',
   scenario: 'scenarios',
@@ -65,6 +68,7 @@ export const MapSchema = z.strictObject({
   positions: z.array(PositionSchema).default([]),
   moves: z.array(MoveSchema).default([]),
   exchanges: z.array(ExchangeSchema).default([]),
+  endings: z.array(EndingSchema).default([]),
   chains: z.array(ChainSchema).default([]),
   opponents: z.array(OpponentSchema).default([]),
   scenarios: z.array(ScenarioSchema).default([]),

@@ -2,7 +2,18 @@ import { z } from 'zod';
 
 /** Every facet of a body that can be seen or felt, with its values; the first value is the default. */
 export const FACETS = {
-  'top.stance': ['kneeling', 'half-kneeling', 'squatting', 'standing', 'all-fours', 'seated', 'on-back'],
+  'top.stance': [
+    'kneeling',
+    'half-kneeling',
+    'squatting',
+    'standing',
+    'all-fours',
+    'seated',
+    'on-back',
+    'side-L',
+    'side-R',
+    'prone',
+  ],
   'top.posture': ['upright', 'leaning', 'broken'],
   'top.weight': ['centred', 'forward', 'back'],
   'top.lean': ['even', 'left', 'right'],
@@ -39,6 +50,9 @@ export const FACETS = {
     'prone',
     'kneeling',
     'standing',
+    'all-fours',
+    'half-kneeling-L',
+    'half-kneeling-R',
   ],
   'own.angle': ['square', 'left', 'right'],
   'own.hips': ['low', 'raised'],

@@ -99,6 +99,7 @@ export function landmark(
     case 'chest':
       return spot(FRAME.chest, [off * 0.05, 0.064, 0.05], [0, 1, 0]);
     case 'back':
+    case 'jacket-back':
       return spot(FRAME.chest, [off * 0.05, -0.06, 0.05], [0, -1, 0]);
     case 'waist':
     case 'belt':
@@ -115,7 +116,10 @@ export function landmark(
       return inner
         ? spot(FRAME.pelvis, [g * 0.06, 0.05, -0.03], [-g * 0.3, 0.9, -0.3])
         : spot(FRAME.pelvis, [g * 0.08, 0.055, 0.025], [g * 0.25, 1, -0.1]);
+    case 'skirt':
+      return spot(FRAME.pelvis, [off * 0.085, 0.055, -0.02], [off * 0.4, 1, -0.2]);
     case 'trousers':
+      if (at === 'waist') return spot(FRAME.pelvis, [off * 0.075, 0.055, 0.045], [off * 0.3, 1, 0.1]);
       if (at === 'hip') return spot(FRAME.pelvis, [g * 0.115, 0.01, 0], [g, 0.2, 0]);
       return at === 'knee' ? thigh(0.85, 1, 0.037) : shank(0.82, 1, 0.024);
     case 'thigh':

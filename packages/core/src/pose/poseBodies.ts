@@ -129,9 +129,11 @@ function restore(bodies: Pair, state: PairState): void {
 
 /** The k-th start: the presets, bottom turned by a yaw of the list, all of it a little off but for the first. */
 function place(problem: PoseProblem, k: number, random: () => number): void {
-  const { bodies, presets, signs, holds, supports, offset } = problem;
+  const { bodies, presets, places, signs, holds, supports, offset } = problem;
   const jitter = () => 2 * random() - 1;
   const loose = k > 1 ? 0.16 : 0.05;
+  // Whose place is said is not looked for all round the other.
+  const said = places.some(Boolean);
   for (const who of [BOTTOM, TOP] as const) {
     const body: Body = bodies[who];
     const preset = presets[who];
@@ -144,7 +146,7 @@ function place(problem: PoseProblem, k: number, random: () => number): void {
       for (const { outside } of holds)
         if (outside !== 0) setLeg(body.angles, outsideSide(outside), [105, 48, 25, 95, 0]);
       const towards = signOf(signs, 'own.angle') === 'left' ? -1 : 1;
-      if (k > 0) yaw += YAWS[k]! * towards + jitter() * 8;
+      if (k > 0) yaw += (said ? 0 : YAWS[k]!) * towards + jitter() * 8;
     } else if (k > 0) yaw += jitter() * 15;
     body.turn = presetTurn(preset, yaw);
     body.place = [0, 0, 1];
@@ -159,6 +161,9 @@ function place(problem: PoseProblem, k: number, random: () => number): void {
             distanceOf(problem) + jitter() * loose - Math.abs(offset) * 0.5,
             height,
           ];
+    const at = places[who];
+    if (at)
+      body.place = [at[0] + jitter() * (k > 0 ? loose : 0), at[1] + jitter() * (k > 0 ? loose : 0), at[2]];
     body.forward();
   }
 }

@@ -46,6 +46,8 @@ export interface PoseProblem {
   bodies: Pair;
   signs: Signs;
   presets: readonly [Preset, Preset];
+  /** Where each begins, of whom it is said. */
+  places: readonly [Vec3 | undefined, Vec3 | undefined];
   supports: readonly [SupportPoint[], SupportPoint[]];
   holds: HoldTerms[];
   /** How far to bottom's right top stands, metres. */
@@ -103,7 +105,8 @@ export function poseProblem(position: Posed, builds: readonly [PoseBuild, PoseBu
     addRange(eq, signs, offset);
     addGrippingHands(eq, signs, busy[TOP]);
   };
-  return { bodies, signs, presets, supports, holds, offset, flesh, energy };
+  const places = [position.pose?.ownPlace, position.pose?.topPlace] as const;
+  return { bodies, signs, presets, places, supports, holds, offset, flesh, energy };
 }
 
 /** How both bodies are before any hold, with what the position's hints say of it. */
@@ -230,7 +233,7 @@ function addPreset(
 ): void {
   const body = eq.bodies[who];
   for (let i = SPINE; i < UNKNOWNS; i++) eq.addAngle(who, i, body.angles[i]! - preset.angles[i]!, sigma[i]!);
-  const firm = who === BOTTOM && /back|shoulder|kneeling|standing/.test(signOf(signs, 'own.torso'));
+  const firm = who === BOTTOM && /back|shoulder|kneeling|standing|all-fours/.test(signOf(signs, 'own.torso'));
   const yaw = firm ? 0.5 : 0.8;
   for (const j of [0, 1, 2] as const) {
     const axis: Vec3 = [Number(j === 0), Number(j === 1), Number(j === 2)];

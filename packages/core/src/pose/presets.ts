@@ -60,6 +60,7 @@ export function topPreset(signs: Signs): Preset {
   let neck = { upright: 5, leaning: -8, broken: 15 }[posture];
   const out = { normal: 16, wide: 32, narrow: 6 }[sign('top.base') as 'normal' | 'wide' | 'narrow'];
   let supports: Support[] = [];
+  let roll = 0;
   both(setArm, angles, [{ upright: 35, leaning: 62, broken: 75 }[posture], 12, 10, 45]);
   switch (sign('top.stance')) {
     case 'kneeling': {
@@ -108,6 +109,28 @@ export function topPreset(signs: Signs): Preset {
       neck = 20;
       both(setLeg, angles, [80, out + 6, 10, 80, 0]);
       supports = ['seat', 'back'];
+      for (const side of SIDES) {
+        if (sign(`top.leg${side}`) !== 'posted') continue;
+        setLeg(angles, side, [48, out - 6, 0, 100, -5]);
+        supports.push(`heel-${side}`, `toe-${side}`);
+      }
+      break;
+    case 'side-L':
+    case 'side-R': {
+      const side = sign('top.stance') === 'side-L' ? 'L' : 'R';
+      lean = -84;
+      roll = side === 'L' ? 62 : -62;
+      spine = 15;
+      neck = 10;
+      both(setLeg, angles, [60, 20, 10, 70, 0]);
+      supports = [`shoulder-${side}`, `hip-${side}`];
+      break;
+    }
+    case 'prone':
+      lean = 80;
+      spine = 5;
+      neck = -10;
+      both(setLeg, angles, [15, 18, 0, 25, -40]);
       break;
   }
   if (sign('top.head') !== 'high') {
@@ -126,7 +149,7 @@ export function topPreset(signs: Signs): Preset {
     if (sign(`top.elbow${side}`) === 'bent-trapped') setArm(angles, side, [12, 38, -60, 95]);
   }
   const facing = FACING[sign('top.facing') as keyof typeof FACING];
-  return { angles, pitch: -lean, roll: 0, yaw: 180 + facing, supports };
+  return { angles, pitch: -lean, roll, yaw: 180 + facing, supports };
 }
 
 const ANGLE = { square: 0, left: -32, right: 32 } as const;
@@ -191,6 +214,25 @@ export function bottomPreset(signs: Signs): Preset {
       both(setLeg, angles, [45, 16, 0, 108, -35]);
       supports = KNEES;
       break;
+    case 'all-fours':
+      pitch = -62;
+      spine = 12;
+      neck = -5;
+      both(setLeg, angles, [68, 18, 0, 100, -40]);
+      both(setArm, angles, [80, 14, 0, 40]);
+      supports = KNEES;
+      break;
+    case 'half-kneeling-L':
+    case 'half-kneeling-R': {
+      const up = torso.endsWith('L') ? 'L' : 'R';
+      const down = otherSide(up);
+      pitch = -15;
+      neck = 5;
+      setLeg(angles, up, [95, 16, 5, 88, 0]);
+      setLeg(angles, down, [20, 16, 0, 92, -30]);
+      supports = [`heel-${up}`, `toe-${up}`, `knee-${down}`, `toe-${down}`];
+      break;
+    }
     case 'standing':
       pitch = -18;
       both(setLeg, angles, [42, 14, 8, 32, 10]);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { type Chain, ChainSchema } from '../model/chain.ts';
 import { CONTACTS } from '../model/contacts.ts';
+import { type Ending, EndingSchema } from '../model/ending.ts';
 import { type Exchange, ExchangeSchema } from '../model/exchange.ts';
 import { HAZARD_TAGS } from '../model/hazards.ts';
 import {
@@ -179,11 +180,15 @@ export const reaction = (id: string): fc.Arbitrary<Reaction> =>
 
 /** An exchange before it has its id. */
 const degrees = fc.integer({ min: -360, max: 360 });
+const metres = fc.integer({ min: -20, max: 20 }).map((tenths) => tenths / 10);
+const place = fc.tuple(metres, metres, fc.constant(0.4));
 const poseHints: fc.Arbitrary<PoseHints> = fc
   .record(
     {
       ownYaw: degrees,
       topYaw: degrees,
+      ownPlace: place,
+      topPlace: place,
       view: fc.record({ azimuth: degrees, elevation: fc.integer({ min: 0, max: 80 }) }),
       routes: fc.dictionary(fc.constantFrom(...CONTACTS), fc.constantFrom(...HOOK_ROUTES), {
         minKeys: 1,
@@ -355,10 +360,33 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
       .record({ chains: chains(map), opponents: opponents(map) })
       .map((more): GuardMap => ({ ...map, ...more })),
   )
+  .chain((map) => endings(map).map((all): GuardMap => ({ ...map, endings: all })))
   .chain((map) => scenarios(map).map((all): GuardMap => ({ ...map, scenarios: all })));
 
 /** Some of the ids of a list. */
 const someOf = (list: readonly { id: string }[]) => fc.subarray(list.map(({ id }) => id));
+
+/** Ways in which an outcome looks, for some of the moves or for all. */
+const endings = (map: GuardMap): fc.Arbitrary<Ending[]> =>
+  fc
+    .array(
+      fc.record(
+        {
+          name: words,
+          short,
+          outcome: fc.constantFrom(...OUTCOMES),
+          moves: someOf(map.moves),
+          holds: fc.uniqueArray(hold, { minLength: 1, maxLength: 3, selector: ({ id }) => id }),
+          topHolds: uniqueHolds,
+          signs,
+          pose: poseHints,
+          note: text,
+        },
+        { requiredKeys: ['name', 'outcome', 'moves', 'holds', 'topHolds', 'signs'] },
+      ),
+      { maxLength: 2 },
+    )
+    .map((all) => all.map((value, i) => EndingSchema.parse({ id: `end${i}`, ...value })));
 
 const chains = ({ exchanges }: GuardMap): fc.Arbitrary<Chain[]> =>
   exchanges.length === 0

@@ -110,6 +110,8 @@ const PLACES: Record<Exclude<Part, 'mat'>, Place> = {
   sleeve: along('elbow', 'wrist', 0.6),
   trousers: along('knee', 'ankle', 0.4),
   belt: middle(118, 8),
+  'jacket-back': middle(86, 20),
+  skirt: middle(134, 20),
   wrist: joint('wrist'),
   forearm: along('elbow', 'wrist', 0.5),
   elbow: joint('elbow'),
@@ -136,6 +138,7 @@ const AT: Partial<Record<`${Part}.${GripPlace}`, Place>> = {
   'trousers.cuff': along('knee', 'ankle', 0.85),
   'trousers.knee': joint('knee', [4, 6]),
   'trousers.hip': along('hip', 'knee', 0.2),
+  'trousers.waist': middle(124, 14),
 };
 
 /** Where a target is; the mat has no place of its own and is drawn beside what is on it. */
@@ -177,6 +180,7 @@ const LEG: [Part, GripPlace?][] = [
   ['trousers', 'cuff'],
   ['trousers', 'knee'],
   ['trousers', 'hip'],
+  ['trousers', 'waist'],
   ['thigh'],
   ['knee'],
   ['knee-crook'],
@@ -196,9 +200,9 @@ export function partsIn(region: Region): PartChoice[] {
       return sided([['head'], ['neck']], 'C');
     case 'trunk':
       return [
-        ...sided([['collar'], ['lapel']], 'L'),
-        ...sided([['collar'], ['lapel']], 'R'),
-        ...sided([['chest'], ['back'], ['waist'], ['belt'], ['thigh']], 'C'),
+        ...sided([['collar'], ['lapel'], ['skirt']], 'L'),
+        ...sided([['collar'], ['lapel'], ['skirt']], 'R'),
+        ...sided([['chest'], ['back'], ['jacket-back'], ['waist'], ['belt'], ['thigh']], 'C'),
       ];
     case 'armL':
     case 'armR':

@@ -11,6 +11,8 @@ import {
   holdWords,
   type Issue,
   PARTS,
+  type Part,
+  PLACES_ON,
   type WordContext,
   zodIssues,
 } from '@aftersquall/core';
@@ -32,7 +34,6 @@ interface Props {
   onPoint?: (hold: string | undefined) => void;
 }
 
-const PLACES: Record<string, string[]> = { sleeve: ['cuff', 'elbow'], trousers: ['cuff', 'knee', 'hip'] };
 const SIDES = [
   { value: 'L', name: 'their left' },
   { value: 'R', name: 'their right' },
@@ -129,7 +130,7 @@ function HoldForm({ by, hold, taken, context, onSave, onCancel }: FormProps) {
   const [keep, setKeep] = useState(Boolean(hold?.keep));
   const [fallbacks, setFallbacks] = useState(hold?.fallbacks);
   const [troubles, setTroubles] = useState<string[]>([]);
-  const places = PLACES[part] ?? [];
+  const places: readonly string[] = PLACES_ON[part as Part] ?? [];
 
   const submit = (event: FormEvent) => {
     event.preventDefault();

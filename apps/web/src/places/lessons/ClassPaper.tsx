@@ -11,6 +11,7 @@ import {
   indexMap,
   isDrilled,
   type Lesson,
+  landingScene,
   landingWords,
   reactionName,
   timetable,
@@ -159,10 +160,13 @@ function Handout({ map, lesson }: { map: GuardMap; lesson: Lesson }) {
       {lesson.steps.map(({ move: id, name }) => {
         const move = index.move.get(id);
         const from = move && index.position.get(move.position);
+        const first = move && index.exchangesOf(id)[0];
+        const there = first && landingScene(map, first);
         const answers = move ? index.exchangesOf(id).filter(({ reaction }) => reaction !== 'none') : [];
         return (
           <div key={id}>
             {from && <PositionPicture position={from} width={110} always />}
+            {there && <PositionPicture position={there} width={110} always />}
             <b>{name}</b>
             <ul>
               {answers.map((exchange) => (

@@ -2,13 +2,13 @@ import { type EntityKind, type EntityOf, type GuardMap, indexMap } from '@afters
 import { useCallback } from 'react';
 import { useAddress } from '../../store/useAddress.ts';
 
-export type SheetKind = 'position' | 'move' | 'reaction' | 'exchange' | 'mechanic';
+export type SheetKind = 'position' | 'move' | 'reaction' | 'exchange' | 'mechanic' | 'ending';
 export interface Selection {
   kind: SheetKind;
   id: string;
 }
 
-const KINDS: readonly EntityKind[] = ['position', 'move', 'reaction', 'exchange', 'mechanic'];
+const KINDS: readonly EntityKind[] = ['position', 'move', 'reaction', 'exchange', 'mechanic', 'ending'];
 
 /** What is selected, kept in the address: it can be bookmarked, sent, and gone back from. */
 export function useSelection(): [Selection | undefined, (selection: Selection | undefined) => void] {
@@ -36,6 +36,7 @@ export function positionOf(map: GuardMap, selection: Selection | undefined): str
       return ofMove(index.exchange.get(selection.id)?.move ?? '');
     case 'reaction':
     case 'mechanic':
+    case 'ending':
       return undefined;
   }
 }

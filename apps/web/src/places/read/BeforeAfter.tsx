@@ -1,7 +1,7 @@
 import {
   type GuardMap,
   indexMap,
-  isOutcome,
+  landingScene,
   landingWords,
   type Moment,
   type ReadOption,
@@ -28,10 +28,10 @@ export function BeforeAfter({ map, option, moment }: Props) {
     [from, moment],
   );
   const after = useMemo(() => {
-    if (!to || isOutcome(to)) return undefined;
-    const there = indexMap(map).position.get(to.position);
-    return there && sided('position', there, Boolean(to.mirrored));
-  }, [map, to]);
+    // As it is written: what Read gives is turned to the side that one is on.
+    const written = exchange && indexMap(map).exchange.get(exchange.id);
+    return written && landingScene(map, written, { mirrored: from.mirrored });
+  }, [map, exchange, from]);
   const lit = (holds: ReadOption['takes']) => holds.flatMap(({ contacts }) => contacts);
   const taken = lit(takes);
   return (

@@ -1,7 +1,7 @@
 import { indexMap } from '../../model/indexMap.ts';
 import type { Check, Finding } from '../finding.ts';
 
-const CLOTH = /\b(?:sleeves?|cuffs?|collars?|lapels?|trousers?|belt|jacket)\b/i;
+const CLOTH = /\b(?:sleeves?|cuffs?|collars?|lapels?|trousers?|belt|skirt|jacket)\b/i;
 
 /** A movement that is taught on cloth, in a move that is only played without the jacket. */
 export const clothMechanic: Check = (map) => {

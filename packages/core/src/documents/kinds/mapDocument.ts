@@ -1,4 +1,5 @@
 import type { Chain } from '../../model/chain.ts';
+import type { Ending } from '../../model/ending.ts';
 import type { Exchange } from '../../model/exchange.ts';
 import { exchangeKey } from '../../model/exchange.ts';
 import { indexMap } from '../../model/indexMap.ts';
@@ -147,6 +148,16 @@ const exchange: EntityKindDefinition<Exchange> = {
   },
 };
 
+const ending: EntityKindDefinition<Ending> = {
+  ...list('ending'),
+  references: ({ moves }) => moves.map((id, i) => dropped(['moves', i], 'move', id)),
+  check: (_, { holds, topHolds }) =>
+    repeatedIds([
+      [['holds'], holds],
+      [['topHolds'], topHolds],
+    ]),
+};
+
 const chain: EntityKindDefinition<Chain> = {
   ...list('chain'),
   references: ({ exchanges }) =>
@@ -195,7 +206,7 @@ export const mapDocument = defineDocument<GuardMap>()({
   schema: MapSchema,
   head: { name: 'name of the map', note: 'note of the map', settings: 'settings of the map' },
   summary: ['name'],
-  entities: { system, mechanic, reaction, position, move, exchange, chain, opponent, scenario },
+  entities: { system, mechanic, reaction, position, move, exchange, ending, chain, opponent, scenario },
   fieldWords: {
     to: 'landing',
     otherwise: 'landing of the failing',

@@ -155,6 +155,13 @@ describe('an error of a book', () => {
       `${head}### Look: L (l)\n\n#### Move: M (m)`,
       'a.md:7:1 a Move without "kind"; expected "- kind: …" under it',
     ],
+    [
+      '# Shared\n\n## Ending: E (e)\n\n- outcome: back\n- signs: own.torso=seated',
+      'a.md:3:1 holds: an ending says who holds what: give at least one hold, of bottom or of top',
+    ],
+    ['# Shared\n\n## Ending: E (e)\n\n- outcome: bak', /^a\.md:5:12 "bak" is no outcome; expected top-side/],
+    [`${head}- picture: own at 0 1`, /^a\.md:5:12 "at 0 1" is no place; expected metres to the right/],
+    [`${head}- picture: top at 0 1 x`, /"x" is no number here; expected 0 to 2/],
     [`${head}## Position: Q (p)`, 'a.md:5:1 position p is in a.md:3 already; expected an unused id'],
   ])('says where, what and what was expected: %j', (text, message) => {
     const [first, ...others] = errorsOf(text);

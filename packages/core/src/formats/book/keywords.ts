@@ -2,6 +2,7 @@ import { HazardTagSchema } from '../../model/hazards.ts';
 import { MECHANIC_FORMS } from '../../model/mechanic.ts';
 import { MOVE_KINDS } from '../../model/move.ts';
 import type { Fault } from '../../model/notes.ts';
+import { OUTCOMES } from '../../model/outcome.ts';
 import { ApparelSchema, LevelSchema, SideSchema, WearSchema } from '../../model/primitives.ts';
 import { REACTION_GROUPS } from '../../model/reaction.ts';
 import { pictureHints } from './pictureHints.ts';
@@ -30,13 +31,22 @@ import {
 } from './values.ts';
 
 /** What a heading can begin. */
-export type BlockKind = 'System' | 'Mechanic' | 'Reaction' | 'Position' | 'Look' | 'Move' | 'Variant';
+export type BlockKind =
+  | 'System'
+  | 'Mechanic'
+  | 'Reaction'
+  | 'Position'
+  | 'Look'
+  | 'Move'
+  | 'Variant'
+  | 'Ending';
 export const HEADING_DEPTH: Record<BlockKind | 'Shared', number> = {
   System: 1,
   Shared: 1,
   Mechanic: 2,
   Reaction: 2,
   Position: 2,
+  Ending: 2,
   Look: 3,
   Move: 4,
   Variant: 5,
@@ -150,6 +160,16 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     picture: key('pose', pictureHints),
     ...advice,
     fit: fits,
+  },
+  Ending: {
+    short,
+    outcome: key('outcome', oneOf(OUTCOMES, 'outcome'), { required: true }),
+    moves: key('moves', listOf(id)),
+    holds: key('holds', listOf(hold)),
+    'top holds': key('topHolds', listOf(hold)),
+    signs: key('signs', signs),
+    note,
+    picture: key('pose', pictureHints),
   },
   Look: {
     'top sees': key('topSees', text),

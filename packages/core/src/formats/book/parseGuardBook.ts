@@ -21,7 +21,7 @@ export interface BookFile {
 /** What of a map a guard book holds; settings, chains, opponents and what-ifs stay in the map file. */
 export type GuardBook = Pick<
   GuardMap,
-  'systems' | 'mechanics' | 'reactions' | 'positions' | 'moves' | 'exchanges'
+  'systems' | 'mechanics' | 'reactions' | 'positions' | 'moves' | 'exchanges' | 'endings'
 >;
 
 /** What is wrong in a book: where, what, and what was expected. Lines and columns count from 1. */
@@ -70,11 +70,12 @@ const emptyBook = (): GuardBook => ({
   positions: [],
   moves: [],
   exchanges: [],
+  endings: [],
 });
 
 const NOT_UNDERSTOOD =
   'not understood; expected a heading, "- keyword: …", "1. step […]", a table row, or two blanks in front to go on with the line above';
-const OUTER = ['System', 'Mechanic', 'Reaction', 'Position', 'Look', 'Move', 'Variant'] as const;
+const OUTER = ['System', 'Mechanic', 'Reaction', 'Position', 'Ending', 'Look', 'Move', 'Variant'] as const;
 const PARENT: Partial<Record<BlockKind, BlockKind>> = { Look: 'Position', Move: 'Look', Variant: 'Move' };
 
 /** Reads files one after the other, line by line, into one book. */
@@ -289,12 +290,16 @@ class BookReader {
     for (const [word] of unsaid)
       this.complain(line, 1, `a ${kind} without "${word}"; expected "- ${word}: …" under it`);
     if (unsaid.length > 0) return;
-    const { systems, mechanics, reactions, positions } = this.book;
+    // What could not be read was complained of where it stands.
+    if (Object.values(KEYWORDS[kind]).some(({ field, required }) => required && fields[field] === undefined))
+      return;
+    const { systems, mechanics, reactions, positions, endings } = this.book;
     const looks = this.open.Position?.fields.looks as object[];
     if (kind === 'System') this.keep(ENTITY_SCHEMAS.system, fields, line, systems);
     else if (kind === 'Mechanic') this.keep(ENTITY_SCHEMAS.mechanic, fields, line, mechanics);
     else if (kind === 'Reaction') this.keep(ENTITY_SCHEMAS.reaction, fields, line, reactions);
     else if (kind === 'Position') this.keep(ENTITY_SCHEMAS.position, fields, line, positions);
+    else if (kind === 'Ending') this.keep(ENTITY_SCHEMAS.ending, fields, line, endings);
     else if (kind === 'Look') this.keep(LookSchema, fields, line, looks);
     else if (kind === 'Move') this.keepMove(fields, line);
     else this.keepVariant(fields, line);

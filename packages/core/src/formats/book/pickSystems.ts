@@ -64,6 +64,7 @@ export function pickSystems(book: GuardBook, systems: readonly string[], into?: 
     positions: positions.map(letting),
     moves: moves.map(letting).map((move) => ({ ...move, requires: move.requires.filter(isThere) })),
     exchanges,
+    endings: endingsOf(book, { outcomes: outcomesIn(landings), moves: movesThere }),
   };
 }
 
@@ -71,6 +72,20 @@ function lettingOf({ lets, ...fault }: Fault, there: ReadonlySet<string>): Fault
   const left = lets?.filter((id) => there.has(id)) ?? [];
   return left.length > 0 ? { ...fault, lets: left } : fault;
 }
+
+const outcomesIn = (landings: readonly (Landing | undefined)[]): Set<string> =>
+  new Set(landings.flatMap((landing) => (landing && isOutcome(landing) ? landing.outcome : [])));
+
+/** The endings of some outcomes, without moves that there will not be; one that is only for those stays behind. */
+const endingsOf = (
+  { endings }: GuardBook,
+  there: { outcomes: ReadonlySet<string>; moves: ReadonlySet<string> },
+): GuardBook['endings'] =>
+  endings.flatMap((ending) => {
+    const moves = ending.moves.filter((id) => there.moves.has(id));
+    const nobodys = ending.moves.length > 0 && moves.length === 0;
+    return there.outcomes.has(ending.outcome) && !nobodys ? { ...ending, moves } : [];
+  });
 
 const idsOf = (things: readonly { id: string }[] = []): Set<string> => new Set(things.map(({ id }) => id));
 

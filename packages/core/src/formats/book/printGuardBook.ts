@@ -55,6 +55,7 @@ function chaptersOf(map: GuardBook): { shared: string[]; systems: string[][]; ot
   const notions = [
     ...map.mechanics.flatMap((one) => blocksOf('Mechanic', one)),
     ...map.reactions.flatMap((one) => blocksOf('Reaction', one)),
+    ...map.endings.flatMap((one) => blocksOf('Ending', one)),
   ];
   const loose = grouped ? homeless : map.positions;
   const shared =

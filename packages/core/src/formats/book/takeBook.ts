@@ -9,7 +9,7 @@ import { LIST_OF } from '../../model/map.ts';
 import type { GuardBook } from './parseGuardBook.ts';
 
 /** What of a map a book says, in the order in which one thing rests on another. */
-const KINDS = ['system', 'mechanic', 'reaction', 'position', 'move', 'exchange'] as const;
+const KINDS = ['system', 'mechanic', 'reaction', 'position', 'move', 'exchange', 'ending'] as const;
 type Kind = (typeof KINDS)[number];
 
 export interface BookChange {

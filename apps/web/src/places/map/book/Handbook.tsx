@@ -3,6 +3,8 @@ import {
   type GuardMap,
   holdWords,
   indexMap,
+  isOutcome,
+  landingScene,
   landingWords,
   type Move,
   notesOf,
@@ -10,6 +12,7 @@ import {
   reactionName,
   reactionWords,
   type System,
+  shortName,
   signsWords,
   variantOf,
   type WordContext,
@@ -176,14 +179,33 @@ function Advice({
   );
 }
 
+/** How the outcomes of a move look, each once. */
+function endingsOf(map: GuardMap, exchanges: readonly Exchange[]): Position[] {
+  const ends = exchanges.flatMap((exchange) =>
+    isOutcome(exchange.to) ? (landingScene(map, exchange) ?? []) : [],
+  );
+  return [...new Map(ends.map((there) => [there.id, there])).values()];
+}
+
 function MovePart({ map, move, context }: { map: GuardMap; move: Move; context: WordContext }) {
   const index = indexMap(map);
   const exchanges = index.exchangesOf(move.id);
+  const ends = endingsOf(map, exchanges);
   return (
     <section aria-label={move.name} className={styles.move}>
       <h5>
         {move.name} <span className="soft">{move.kind.replace('-', ' ')}</span>
       </h5>
+      {ends.length > 0 && (
+        <div className={styles.ends}>
+          {ends.map((there) => (
+            <figure key={`${there.leadSide} ${there.id}`}>
+              <PositionPicture position={there} width={120} always />
+              <figcaption>{shortName(there)}</figcaption>
+            </figure>
+          ))}
+        </div>
+      )}
       <Hazards tags={move.hazards} />
       {move.note && <p className="small mb-1">{move.note}</p>}
       <ol>

@@ -96,7 +96,14 @@ export function FindingsPane({ map, findings, fresh, failed, onJump }: Props) {
   );
 }
 
-const SHEETS: ReadonlySet<string> = new Set<SheetKind>(['position', 'move', 'reaction', 'exchange']);
+const SHEETS: ReadonlySet<string> = new Set<SheetKind>([
+  'position',
+  'move',
+  'reaction',
+  'exchange',
+  'mechanic',
+  'ending',
+]);
 
 /** Where things are shown that have no sheet. */
 const PLACE_OF: Record<string, ((map: string, id: string) => string) | undefined> = {

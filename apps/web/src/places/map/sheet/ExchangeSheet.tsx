@@ -4,9 +4,12 @@ import {
   indexMap,
   isOutcome,
   type Landing,
+  landingScene,
+  type Outcome,
+  type Position,
+  put,
   reactionKey,
   reactionWords,
-  sided,
 } from '@aftersquall/core';
 import {
   landingChoices,
@@ -19,7 +22,9 @@ import { readNumber, SavedField } from '../../../components/fields/SavedField.ts
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { MovementPicture } from '../../../components/MovementPicture.tsx';
 import { HoldScoreView } from '../../../components/score/HoldScoreView.tsx';
-import { useAppSelector } from '../../../store/store.ts';
+import { newEnding } from '../../../store/newThings.ts';
+import { changeMap } from '../../../store/openMap.ts';
+import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import { NoteField } from './CommonFields.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
@@ -41,8 +46,8 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
   const reaction = exchange.reaction === 'none' ? undefined : index.reaction.get(exchange.reaction.id);
   const words = exchange.reaction === 'none' ? undefined : reactionWords(map, move, exchange.reaction);
   const here = index.position.get(move.position)!;
-  const landed = isOutcome(exchange.to) ? undefined : index.position.get(exchange.to.position);
-  const there = landed && sided('position', landed, !isOutcome(exchange.to) && exchange.to.mirrored);
+  const there = landingScene(map, exchange);
+  const outcome = isOutcome(exchange.to) ? exchange.to.outcome : undefined;
   const saveChance = (text: string) => {
     const percent = readNumber(text.replace('%', ''));
     if (percent === undefined || !(percent >= 0 && percent <= 100)) return 'Give a chance from 0 to 100 %.';
@@ -58,6 +63,9 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
       </h2>
       {there && (
         <MovementPicture key={exchange.id} from={here} to={there} seconds={exchangeSeconds(move, exchange)} />
+      )}
+      {outcome && (
+        <EndingLine map={map} exchange={exchange} outcome={outcome} shown={there} select={select} />
       )}
       <div className={`${styles.fields} mt-2`}>
         <SelectField
@@ -140,5 +148,32 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
       )}
       <HoldScoreView map={map} exchanges={[id]} apparel={apparel} />
     </>
+  );
+}
+
+interface EndingLineProps extends SheetProps {
+  exchange: Exchange;
+  outcome: Outcome;
+  /** What the outcome is shown with, if the map says how it looks. */
+  shown: Position | undefined;
+}
+
+/** Which ending the movement leads to, to be looked at and changed; or the way to a first one. */
+function EndingLine({ map, exchange, outcome, shown, select }: EndingLineProps) {
+  const dispatch = useAppDispatch();
+  const add = () => {
+    const ending = newEnding(map, exchange, outcome);
+    if (dispatch(changeMap(put('ending', ending))).length === 0) select({ kind: 'ending', id: ending.id });
+  };
+  if (!shown)
+    return (
+      <button type="button" className="btn btn-sm btn-plain" onClick={add}>
+        Say how it looks at the end
+      </button>
+    );
+  return (
+    <button type="button" className="chip" onClick={() => select({ kind: 'ending', id: shown.id })}>
+      ends in: {shown.name}
+    </button>
   );
 }

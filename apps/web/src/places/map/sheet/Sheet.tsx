@@ -6,6 +6,7 @@ import { IconButton } from '../../../components/IconButton.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { positionOf, type Selection, selectedThing } from '../selection.ts';
+import { EndingSheet } from './EndingSheet.tsx';
 import { ExchangeSheet } from './ExchangeSheet.tsx';
 import { MechanicSheet } from './MechanicSheet.tsx';
 import { MoveSheet } from './MoveSheet.tsx';
@@ -28,10 +29,7 @@ export function Sheet({
   }, [withFocus]);
   const { kind, id } = selection;
   const thing = selectedThing(map, kind, id);
-  const parent =
-    kind === 'position' || kind === 'reaction' || kind === 'mechanic'
-      ? undefined
-      : positionOf(map, selection);
+  const parent = kind === 'position' ? undefined : positionOf(map, selection);
   const takeOut = () => {
     const name = thing && 'name' in thing ? `“${thing.name}”` : `the ${kind}`;
     dispatch(changeMap(remove(kind, id), { announce: `Removed ${name} and what hung on it.` }));
@@ -86,6 +84,7 @@ export function Sheet({
         {kind === 'move' && <MoveSheet key={id} id={id} map={map} select={select} />}
         {kind === 'reaction' && <ReactionSheet key={id} id={id} map={map} select={select} />}
         {kind === 'mechanic' && <MechanicSheet key={id} id={id} map={map} select={select} />}
+        {kind === 'ending' && <EndingSheet key={id} id={id} map={map} select={select} />}
         {kind === 'exchange' && <ExchangeSheet key={id} id={id} map={map} select={select} />}
       </DraftScope>
     </aside>
