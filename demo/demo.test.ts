@@ -46,10 +46,10 @@ describe('the demo club', () => {
         }
       }
     }
-    const { systems, mechanics, reactions, positions, moves, exchanges } = book;
+    const { systems, mechanics, reactions, positions, moves, exchanges, endings } = book;
     const looks = positions.flatMap((position) => position.looks);
     const variants = moves.flatMap((move) => move.variants);
-    const all = [systems, mechanics, reactions, positions, looks, moves, variants];
+    const all = [systems, mechanics, reactions, positions, looks, moves, variants, endings];
     // Besides these only `# Shared` is a heading.
     expect(headings).toBeGreaterThanOrEqual(all.flat().length);
     expect(headings - all.flat().length).toBeLessThanOrEqual(files.length);

@@ -20,6 +20,7 @@ export {
   landingWords,
   OUTCOME_GOOD,
   OUTCOME_WORDS,
+  placeName,
   reactionName,
   reactionShort,
   shortName,
@@ -114,7 +115,7 @@ export { isOutcomeWord, type LineError, type Named, parseAnswer, quoteName } fro
 export { parseMapFile, printMapFile } from './formats/mapFile.ts';
 export { mapJsonSchema } from './formats/mapJsonSchema.ts';
 export { printCalendar } from './formats/printCalendar.ts';
-export { doseWords, printClass } from './formats/printClass.ts';
+export { doseWords, printClass, toldInFull } from './formats/printClass.ts';
 export { printGraphml } from './formats/printGraphml.ts';
 export { callName, printLines } from './formats/printLines.ts';
 export { type LineChange, readAllLines } from './formats/readLines.ts';
@@ -133,13 +134,13 @@ export { allotReps, gainOf } from './lesson/allotReps.ts';
 export { type BarredBlock, barredBlocks, barredWords } from './lesson/barredBlocks.ts';
 export { bestConnectedSet } from './lesson/bestConnectedSet.ts';
 export { blockTime, classSeconds, timetable, trioSeconds } from './lesson/blockTime.ts';
+export { cheapestCut } from './lesson/cheapestCut.ts';
 export { chooseRepertoire } from './lesson/chooseRepertoire.ts';
 export { chooseWithin } from './lesson/chooseWithin.ts';
 export { coverArcs, coverBound } from './lesson/coverArcs.ts';
 export { coverChains } from './lesson/coverChains.ts';
 export { canSplit, duplicateBlock, resizeBlock, splitBlock, turnBlock } from './lesson/editBlock.ts';
 export { fillReps, type RepSum } from './lesson/fillReps.ts';
-export { cheapestCut } from './lesson/fitBlocks.ts';
 export { forkCalls } from './lesson/forkCalls.ts';
 export { helpfulRoot } from './lesson/helpfulRoot.ts';
 export { lanesOn } from './lesson/lanes.ts';
@@ -147,12 +148,12 @@ export { FADING, movesOfLesson, type TaughtOn } from './lesson/learnt.ts';
 export type { LessonRequest } from './lesson/lessonRequest.ts';
 export { lessonRules, lessonRulesWords } from './lesson/lessonRules.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';
+export { type OtherTheme, otherThemes } from './lesson/otherThemes.ts';
 export { type PlannedClass, planClass } from './lesson/planClass.ts';
 export { type PlannedLesson, planLesson } from './lesson/planLesson.ts';
 export { type PlannedTermClass, planTerm, type TermRequest } from './lesson/planTerm.ts';
 export { renewLinks, staleLinks } from './lesson/renewLinks.ts';
 export { repertoireOf, repertoireValue } from './lesson/repertoire.ts';
-export { type RivalLesson, rivalLesson } from './lesson/rivalLesson.ts';
 export {
   type DatedLesson,
   type RetentionLine,
@@ -241,7 +242,15 @@ export {
   MapSchema,
 } from './model/map.ts';
 export { MECHANIC_FORMS, type Mechanic, MechanicSchema } from './model/mechanic.ts';
-export { MOVE_KINDS, type Move, MoveSchema, type Step, type Variant } from './model/move.ts';
+export {
+  FALLS,
+  type Fall,
+  MOVE_KINDS,
+  type Move,
+  MoveSchema,
+  type Step,
+  type Variant,
+} from './model/move.ts';
 export {
   BUILD_VALUES,
   type FalsePositive,
@@ -277,6 +286,7 @@ export {
   type Level,
   NAME_LIMIT,
   NameSchema,
+  SAID_LIMIT,
   SHORT_LIMIT,
   type Side,
   TEXT_LIMIT,

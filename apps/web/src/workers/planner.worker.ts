@@ -1,8 +1,8 @@
 import '../jitless.ts';
-import { helpfulRoot, planClass, planLesson, planTerm, rivalLesson } from '@aftersquall/core';
+import { helpfulRoot, otherThemes, planClass, planLesson, planTerm } from '@aftersquall/core';
 import { expose } from 'comlink';
 
-const planner = { planClass, planLesson, planTerm, rivalLesson, helpfulRoot };
+const planner = { planClass, planLesson, planTerm, otherThemes, helpfulRoot };
 export type Planner = typeof planner;
 
 expose(planner);

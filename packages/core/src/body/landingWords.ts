@@ -52,6 +52,17 @@ export function landingShort(map: GuardMap, landing: Landing): string {
 export const shortName = ({ short, name }: { short?: string | undefined; name: string }): string =>
   short ?? name;
 
+/** A position as most rooms call it: its usual name, else what the coach calls it, else its name. */
+export const placeName = ({
+  usual,
+  short,
+  name,
+}: {
+  usual?: string | undefined;
+  short?: string | undefined;
+  name: string;
+}): string => usual ?? short ?? name;
+
 /** A reaction as a coach calls it, on its side. */
 export function reactionShort(map: GuardMap, { id, mirrored }: ReactionRef): string {
   const reaction = indexMap(map).reaction.get(id);

@@ -9,13 +9,18 @@ import { clockText } from './clockText.ts';
 export function doseWords(block: Block): string {
   if (isDrilled(block)) {
     const turned = block.links[0]?.mirrored ? ', begun on the other side' : '';
-    return `${block.reps} × ${block.secondsPerRep} s${block.sides === 2 ? ' a side, both sides' : ''}${turned}`;
+    const other = block.otherReps ? `, then ${block.otherReps} on the other side` : '';
+    return `${block.reps} × ${block.secondsPerRep} s${block.sides === 2 ? ' a side, both sides' : ''}${other}${turned}`;
   }
   if (isPlayed(block)) return `${block.rounds} × ${block.secondsPerRound} s each`;
   return '';
 }
 
 const WHO = { all: '', bottom: 'Bottom: ', top: 'Top: ' } as const;
+
+/** A block that says where it starts, what keeps both safe and what is called. */
+export const toldInFull = (block: Block): boolean =>
+  isDrilled(block) ? Boolean(block.start) : isPlayed(block) && block.limit !== undefined;
 
 /** So many calls stand on a sheet for a fork drill. */
 const CALLS = 24;
@@ -31,13 +36,16 @@ export function printClass(plan: ClassPlan, barred: readonly BarredBlock[] = [])
     const lines = [
       `## ${clockText(start)} ${plainLine(block.title)}`,
       '',
-      `*${blockName(block.kind)}, ${clockText(total)}${dose && `, ${dose}`}${'resistance' in block ? `, ${block.resistance}` : ''}*`,
+      `*${blockName(block.kind)}, ${clockText(total)}${dose && `, ${dose}`}${'resistance' in block && !toldInFull(block) ? `, ${block.resistance}` : ''}*`,
       '',
       ...(block.why ? [plainLine(block.why), ''] : []),
-      ...blockLines(block).map(({ who, text }) => `- ${WHO[who]}${plainLine(text)}`),
-      ...(hazards.length > 0 ? [`- Care: ${hazards.join(', ')}`] : []),
+      ...blockLines(block).map(
+        ({ who, label, text }) =>
+          `- ${label === undefined ? WHO[who] : label.endsWith('?') ? `${label} ` : `${label}: `}${plainLine(text)}`,
+      ),
+      ...(hazards.length > 0 && !toldInFull(block) ? [`- Care: ${hazards.join(', ')}`] : []),
       ...barred.filter((one) => one.block.id === block.id).map((one) => `- ${plainLine(barredWords(one))}`),
-      ...(block.kind === 'fork'
+      ...(block.kind === 'fork' && !toldInFull(block)
         ? [
             `- Calls: ${forkCalls(block, CALLS)
               .map((i) => i + 1)
@@ -52,7 +60,7 @@ export function printClass(plan: ClassPlan, barred: readonly BarredBlock[] = [])
   const total = classSeconds(plan);
   return `${[
     `# ${plainLine(plan.name)}`,
-    `${plan.when ? `${plan.when.date}, ${plan.when.start}; ` : ''}${plan.minutes} minutes, ${plan.people} people, ${plan.apparel}; ${clockText(total)} planned.`,
+    `${plan.when ? `${plan.when.date}, ${plan.when.start}; ` : ''}${plan.minutes} minutes, ${plan.people} people, ${plan.apparel}; ${clockText(total)} planned${total < plan.minutes * 60 ? `, ${clockText(plan.minutes * 60 - total)} spare` : ''}.`,
     ...blocks,
     'Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what may be done; joint attacks and strangles are finished slowly and released at the tap.',
   ].join('\n\n')}\n`;

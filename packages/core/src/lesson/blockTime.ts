@@ -11,10 +11,10 @@ export interface BlockTime {
   total: number;
 }
 
-/** Pairs, and a trio when the number is odd; a person alone works alone. */
+/** Pairs; of three people each takes a turn. In a larger odd number one pair has a third who shares its turns: the others do not wait. */
 export function largestGroup(people: number): number {
   if (people < 2) return 1;
-  return people % 2 === 0 ? 2 : 3;
+  return people === 3 ? 3 : 2;
 }
 
 type Room = Pick<ClassPlan, 'people' | 'changeOverSeconds'>;

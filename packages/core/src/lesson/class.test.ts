@@ -24,8 +24,8 @@ const answer: Block = BlockSchema.parse({
 const CLASS = { format: CLASS_FORMAT, version: CLASS_VERSION };
 
 describe('class arithmetic', () => {
-  it('makes pairs, and a trio when odd', () => {
-    expect([1, 2, 3, 14, 15].map(largestGroup)).toEqual([1, 2, 3, 2, 3]);
+  it('makes pairs; of three each takes a turn, in a larger odd number the third shares a pair’s', () => {
+    expect([1, 2, 3, 14, 15].map(largestGroup)).toEqual([1, 2, 3, 2, 2]);
   });
 
   it('adds largest group × sides × reps × seconds per rep, change-overs and the demonstration', () => {
@@ -36,7 +36,7 @@ describe('class arithmetic', () => {
       changeOvers: 3 * 10,
       total: 30 + 200 + 30,
     });
-    expect(blockTime(answer, { people: 15, changeOverSeconds: 10 }).total).toBe(30 + 300 + 50);
+    expect(blockTime(answer, { people: 3, changeOverSeconds: 10 }).total).toBe(30 + 300 + 50);
   });
 
   it('gives the third of reps, minutes and seconds per rep from any two', () => {
@@ -81,7 +81,7 @@ describe('class arithmetic', () => {
 describe('the clock', () => {
   it('runs exactly as long as the class, all turns on one side before the other', () => {
     const rest: Block = { kind: 'rest', id: 'r', title: 'Water', note: '', why: '', seconds: 60 };
-    const plan = { people: 15, changeOverSeconds: 10, blocks: [answer, rest] };
+    const plan = { people: 3, changeOverSeconds: 10, blocks: [answer, rest] };
     const run = matRun(plan);
     expect(run.reduce((sum, segment) => sum + segment.seconds, 0)).toBe(classSeconds(plan));
     expect(run.filter(({ kind }) => kind === 'work').map(({ side, turn }) => `${side} ${turn}`)).toEqual([

@@ -6,8 +6,8 @@ import { type Block, BlockSchema, isDrilled } from '../model/blocks/blockKinds.t
 import { ClassSchema } from '../model/classPlan.ts';
 import { smallMap } from '../test/smallMap.ts';
 import { blockTime, classSeconds } from './blockTime.ts';
+import { cheapestCut } from './cheapestCut.ts';
 import { canSplit, duplicateBlock, resizeBlock, splitBlock, turnBlock } from './editBlock.ts';
-import { cheapestCut } from './fitBlocks.ts';
 import { forkCalls } from './forkCalls.ts';
 import { linkOf } from './linkOf.ts';
 import { matRun } from './matRun.ts';

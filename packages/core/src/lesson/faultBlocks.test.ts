@@ -97,11 +97,12 @@ describe('the block of faults', () => {
     const request = {
       map: { ...map, moves: map.moves.map((one) => (one === lock ? twisting : one)) },
       ...CLASS,
-      faults: [choke],
-      returns: [{ exchange: 'choke-none', why: 'It fades.' }],
     } as const;
-    expect(planLesson(request).lesson).toMatchObject({ faults: [choke], returns: [{ move: lock.id }] });
-    const { lesson, blocks } = planLesson({ ...request, youth: true });
+    const faults = [choke];
+    const returns = [{ exchange: 'choke-none', why: 'It fades.' }];
+    expect(planLesson({ ...request, faults }).lesson).toMatchObject({ faults: [choke] });
+    expect(planLesson({ ...request, returns }).lesson).toMatchObject({ returns: [{ move: lock.id }] });
+    const { lesson, blocks } = planLesson({ ...request, faults, returns, youth: true });
     expect(lesson).toMatchObject({ faults: [], returns: [] });
     const drilled = blocks.flatMap((block) => ('links' in block ? block.links : []));
     expect(drilled.map(({ exchange }) => exchange)).not.toContain('choke-none');

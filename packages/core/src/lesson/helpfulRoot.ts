@@ -2,8 +2,8 @@ import { indexMap } from '../model/indexMap.ts';
 import { playMap } from '../weigh/playMap.ts';
 import { solveMap } from '../weigh/solveMap.ts';
 import { chooseRepertoire, isAbove } from './chooseRepertoire.ts';
+import { lessonOptions } from './lessonOptions.ts';
 import type { LessonRequest } from './lessonRequest.ts';
-import { lessonOptions } from './planLesson.ts';
 import { repertoireOf } from './repertoire.ts';
 
 /** So many of the positions that come up most are tried, with so many sets of moves each. */

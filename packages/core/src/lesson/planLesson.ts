@@ -1,26 +1,22 @@
 import { playable } from '../body/playable.ts';
 import type { Block } from '../model/blocks/blockKinds.ts';
-import type { Lesson } from '../model/classPlan.ts';
+import type { Lesson, LessonStep } from '../model/classPlan.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
-import type { GuardMap } from '../model/map.ts';
-import type { Position } from '../model/position.ts';
-import { exchangeSeconds } from '../model/seconds.ts';
 import { barredTags } from '../rules/legality.ts';
-import type { WeighOptions } from '../weigh/mapGame.ts';
 import { returnBudget } from './againTime.ts';
-import { type FixedTimes, METHOD } from './assembly.ts';
-import { classSeconds, largestGroup } from './blockTime.ts';
-import { chooseRepertoire, isAbove } from './chooseRepertoire.ts';
+import { classSeconds } from './blockTime.ts';
+import { isAbove } from './chooseRepertoire.ts';
 import { faultBlocks } from './faultBlocks.ts';
-import { fitBlocks } from './fitBlocks.ts';
-import { lessonBlocks } from './lessonBlocks.ts';
 import type { LessonRequest } from './lessonRequest.ts';
 import { lessonRules } from './lessonRules.ts';
-import { stepWords } from './lessonWords.ts';
-import { DEMO, FOR_LINKS, leastReps, practicesOf, repsOf } from './practices.ts';
-import { repertoireOf } from './repertoire.ts';
-import { returnBlocks } from './returnBlocks.ts';
+import { clip } from './lessonWords.ts';
+import { type ReturnOf, returnBlocks } from './returnBlocks.ts';
+import { type Assembled, assembleClass } from './teach/assembleClass.ts';
+import { chooseThemes, type Taught, type Theme } from './teach/chooseTheme.ts';
+import { LIVE } from './teach/classClock.ts';
+import { lower, Said, upper } from './teach/said.ts';
+import { reactionOf, type Teachable, teachable } from './teach/technique.ts';
 
 export interface PlannedLesson {
   lesson: Lesson;
@@ -35,7 +31,8 @@ export interface PlannedLesson {
 }
 
 const MINUTE = 60;
-const WATER_AFTER = 25 * MINUTE;
+/** What comes back of earlier classes is a warm-up of at most so long. */
+const MOST_AGAIN = 6 * MINUTE;
 
 /**
  * A whole class from one position: what to teach, in which order, and the blocks in which it is taught, within the time.
@@ -43,73 +40,32 @@ const WATER_AFTER = 25 * MINUTE;
  */
 export function planLesson(request: LessonRequest): PlannedLesson {
   const { map, root, minutes, people, level } = request;
-  const index = indexMap(map);
-  const start = index.position.get(root);
-  if (!start)
-    throw new RangeError(
-      'The position this lesson starts from is not in the map any more: choose another one.',
-    );
-  if (index.movesOf(root).length === 0)
-    throw new RangeError(`“${start.name}” has no moves yet: write one, or begin somewhere else.`);
+  const teach = teachable(request);
+  const [theme] = chooseThemes(teach);
+  if (!theme) throw new RangeError('Nothing new is left to teach from here: choose another start.');
   const room = { people, changeOverSeconds: request.changeOverSeconds ?? 10 };
-  const budget = minutes * MINUTE;
   const sides = request.sides ?? (minutes < 40 ? 1 : 2);
-  const shifts = largestGroup(people) * sides;
-  const method = METHOD[request.method];
-  const reset = map.settings.resetSeconds;
-  const fixed = fixedTimes(budget, method.live);
-  const time = { sides, room, budget: returnBudget(budget), may: mayBeDone(request) };
-  const mends = faultBlocks(map, request.faults ?? [], time);
-  const again = returnBlocks(map, request.returns ?? [], { ...time, budget: time.budget - mends.seconds });
-  const drillBudget =
-    budget -
-    mends.seconds -
-    again.seconds -
-    fixed.talk -
-    fixed.mechanics -
-    fixed.review -
-    fixed.water -
-    fixed.live;
-  // What has to be taught is taught, though it was known once.
-  const known = (request.known ?? []).filter((move) => !request.pinned?.includes(move));
-  const options = lessonOptions(request);
-  const repertoire = repertoireOf(map, { root, options });
-  const secondsOf = (move: string): number => {
-    const known = index.move.get(move)!;
-    const [exchange] = index.exchangesOf(move);
-    const rep = exchangeSeconds(known, exchange ?? {}) + reset;
-    return DEMO + leastReps(known, sides) * rep * shifts + (shifts - 1) * room.changeOverSeconds;
-  };
-  const chosen = chooseRepertoire(map, repertoire, {
-    root,
-    level,
-    known,
-    pinned: request.pinned,
-    out: request.out,
-    seconds: secondsOf,
-    budget: drillBudget * FOR_LINKS,
-  });
-  if (chosen.steps.length === 0) throw new RangeError(whyNothing(map, start, request, repertoire.moves));
-  const practices = practicesOf(map, chosen);
-  const reps = repsOf(practices, { shifts, sides, reset, budget: drillBudget * FOR_LINKS, room });
-  const blocks = lessonBlocks({
-    map,
-    request,
-    start,
-    chosen,
-    practices,
-    reps,
-    sides,
-    fixed,
-    method,
-    room,
-    again: [...mends.blocks, ...again.blocks],
-  });
-  const fitted = fitBlocks(blocks, budget, room);
-  const done = new Set(
-    fitted.flatMap((block) => ('links' in block ? block.links.map(({ exchange }) => exchange) : [])),
+  // What comes back takes no more than what is left beside the play that a class needs.
+  const forAgain = Math.min(
+    MOST_AGAIN,
+    returnBudget(minutes * MINUTE),
+    minutes * MINUTE * (0.5 - LIVE[level]),
   );
-  const next = chosen.next && { ...chosen.next, name: index.move.get(chosen.next.move)!.name };
+  const time = { sides, room, budget: forAgain, may: mayBeDone(request) };
+  const mends = faultBlocks(map, request.faults ?? [], time);
+  const again = returnBlocks(map, fromHereFirst(request), { ...time, budget: forAgain - mends.seconds });
+  const known = (request.known ?? []).filter((move) => !request.pinned?.includes(move));
+  const assembled = assembleClass(teach, theme, { again: [...mends.blocks, ...again.blocks], room });
+  const { blocks } = assembled;
+  const done = new Set(
+    blocks.flatMap((block) => ('links' in block ? block.links.map(({ exchange }) => exchange) : [])),
+  );
+  const { systems } = indexMap(map).position.get(root)!;
+  const inGuard = map.positions.filter((one) => one.systems.some((system) => systems.includes(system)));
+  const near = [...new Set([root, ...inGuard.map(({ id }) => id)])];
+  const value = (moves: readonly string[]) => teach.value(moves, near);
+  const taughtMoves = assembled.taught.map(({ technique }) => technique.move.id);
+  const before = value(known);
   return {
     lesson: {
       root,
@@ -120,26 +76,94 @@ export function planLesson(request: LessonRequest): PlannedLesson {
       known,
       pinned: [...(request.pinned ?? [])],
       out: [...(request.out ?? [])],
-      steps: chosen.steps.map((step) => stepWords(map, step)),
+      steps: stepsOf(teach, theme, assembled, value, known),
       returns: again.returned.map(({ exchange, why }) => {
-        const move = index.move.get(index.exchange.get(exchange)!.move)!;
+        const move = indexMap(map).move.get(indexMap(map).exchange.get(exchange)!.move)!;
         return { move: move.id, name: move.name, exchange, why };
       }),
       faults: mends.taken,
       ...(request.figures && { figures: request.figures }),
-      before: chosen.before,
-      value: chosen.value,
-      withAll: chosen.withAll,
-      proved: chosen.proved,
+      before,
+      value: value([...known, ...taughtMoves]),
+      withAll: value(teach.techniques.map(({ move }) => move.id)),
+      proved: false,
     },
-    blocks: fitted,
-    leftOver: practices.flatMap(({ exchange }) => (done.has(exchange.id) ? [] : [exchange.id])),
-    total: classSeconds({ ...room, blocks: fitted }),
-    unmet: (request.pinned ?? []).flatMap((id) =>
-      chosen.steps.some(({ move }) => move === id) ? [] : [index.move.get(id)?.name ?? id],
+    blocks,
+    leftOver: theme.set.flatMap(({ base, move }) =>
+      done.has(base.exchange.id) || taughtMoves.includes(move.id) ? [] : [base.exchange.id],
     ),
-    next,
+    total: classSeconds({ ...room, blocks }),
+    unmet: (request.pinned ?? []).flatMap((id) =>
+      taughtMoves.includes(id) ? [] : [indexMap(map).move.get(id)?.name ?? id],
+    ),
+    next: nextOf(theme, value, [...known, ...taughtMoves]),
   };
+}
+
+/** What comes back, that of the guard the class begins in first: the flow leads towards tonight's start. */
+function fromHereFirst({ map, root, returns = [] }: LessonRequest): ReturnOf[] {
+  const index = indexMap(map);
+  const { systems } = index.position.get(root)!;
+  const isHere = ({ exchange }: ReturnOf): boolean => {
+    const move = index.move.get(index.exchange.get(exchange)?.move ?? '');
+    const own = move && index.position.get(move.position)?.systems;
+    return own?.some((system) => systems.includes(system)) ?? false;
+  };
+  return [...returns].sort((a, b) => Number(isHere(b)) - Number(isHere(a)));
+}
+
+/** What would come next, and what a round would be worth more with it. */
+function nextOf(
+  { next }: Theme,
+  value: (moves: readonly string[]) => number,
+  moves: readonly string[],
+): PlannedLesson['next'] {
+  if (!next?.technique) return undefined;
+  const { move } = next.technique;
+  return { move: move.id, name: move.name, adds: value([...moves, move.id]) - value(moves) };
+}
+
+/** What is taught, in its order, with what it adds and why it comes there. */
+function stepsOf(
+  teach: Teachable,
+  theme: Theme,
+  { taught, wayIn }: Assembled,
+  value: (moves: readonly string[]) => number,
+  known: readonly string[],
+): LessonStep[] {
+  const said = new Said(teach);
+  const moves = [...known];
+  const entry: Taught[] =
+    wayIn && theme.wayIn
+      ? [{ technique: theme.wayIn, role: 'set-up', call: undefined, from: undefined }]
+      : [];
+  const seen = new Set<string>();
+  return [...entry, ...taught].flatMap((one): LessonStep[] => {
+    const { move } = one.technique;
+    if (seen.has(move.id)) return [];
+    seen.add(move.id);
+    const before = value(moves);
+    moves.push(move.id);
+    return [
+      {
+        move: move.id,
+        name: move.name,
+        part: ['main', 'set-up', 'foundation'].includes(one.role) ? 'trunk' : 'fork',
+        adds: value(moves) - before,
+        why: clip(reasonOf(said, theme, one)),
+      },
+    ];
+  });
+}
+
+function reasonOf(said: Said, theme: Theme, { technique, role, call, from }: Taught): string {
+  const met = call && reactionOf(call);
+  if (technique === theme.wayIn) return 'The way in.';
+  if (role === 'foundation') return 'The others stand on it.';
+  if (met) return `For when they ${said.verb(met)}.`;
+  if (role === 'main') return 'The attack that the class is about.';
+  if (role === 'set-up') return `The way to ${lower(said.name(theme.main))}.`;
+  return from ? `It goes on from ${lower(said.name(from))}.` : `${upper(said.place(technique.at))}.`;
 }
 
 /** Whether an exchange may be done in a class: by its apparel, its level and its rules. */
@@ -154,38 +178,5 @@ function mayBeDone(request: LessonRequest): (exchange: Exchange) => boolean {
       !isAbove(move, index.position.get(move.position)!, level) &&
       barredTags(move.hazards, rules).length === 0
     );
-  };
-}
-
-/** What a lesson is weighed under. */
-export function lessonOptions(request: Omit<LessonRequest, 'root' | 'minutes'>): WeighOptions {
-  const rules = lessonRules(request);
-  return { ...request.options, apparel: request.apparel, ...(rules && { rules }) };
-}
-
-/** Why there is nothing to teach, and what to do about it. */
-function whyNothing(
-  map: GuardMap,
-  start: Position,
-  { level, minutes }: LessonRequest,
-  playable: readonly string[],
-): string {
-  const own = indexMap(map).movesOf(start.id);
-  if (!own.some(({ id }) => playable.includes(id)))
-    return `Nothing from “${start.name}” may be done under these rules and in this apparel: choose other ones, or another start.`;
-  if (own.every((move) => isAbove(move, start, level)))
-    return `Nothing from “${start.name}” is for ${level} classes: take a higher level, or another start.`;
-  return `Nothing new from “${start.name}” is left that fits into ${minutes} minutes: count less as known, leave less out, take more time, one side, or another start.`;
-}
-
-/** Seconds of what every class has, shorter in a short one. */
-function fixedTimes(budget: number, live: number): FixedTimes {
-  const short = budget < 40 * MINUTE;
-  return {
-    talk: short ? MINUTE : 2 * MINUTE,
-    mechanics: short ? 0 : 2 * 2 * MINUTE,
-    review: short ? MINUTE : 2 * MINUTE,
-    water: budget > WATER_AFTER ? MINUTE * Math.floor(budget / WATER_AFTER) : 0,
-    live: budget >= 55 * MINUTE ? Math.max(10 * MINUTE, budget * live) : budget * live,
   };
 }

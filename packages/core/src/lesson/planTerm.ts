@@ -1,3 +1,4 @@
+import { placeName } from '../body/landingWords.ts';
 import { indexMap } from '../model/indexMap.ts';
 import { helpfulRoot } from './helpfulRoot.ts';
 import { ifAny } from './ifAny.ts';
@@ -40,6 +41,8 @@ export function planTerm(
   const waiting = [...held];
   const queue = [...themes];
   const done = new Set<string>();
+  /** Roots that a class has begun from: the first one of a theme is held whatever it gives. */
+  const begun = new Set<string>();
   const classes: PlannedTermClass[] = [];
   for (const [i, when] of dates.entries()) {
     for (let one = waiting[0]; one && one.date <= when.date; one = waiting[0]) {
@@ -54,7 +57,7 @@ export function planTerm(
     const planned = nextLesson(ask);
     if (!planned) break;
     learn(learnt, { date: when.date, moves: movesOfLesson(planned.lesson), leftOver: planned.leftOver });
-    classes.push({ ...when, name: index.position.get(planned.lesson.root)!.name, planned });
+    classes.push({ ...when, name: placeName(index.position.get(planned.lesson.root)!), planned });
     onClass?.(i + 1, dates.length);
   }
   return classes;
@@ -64,7 +67,10 @@ export function planTerm(
     let scant: PlannedLesson | undefined;
     while (queue.length > 0) {
       const planned = ifAny(() => ask(queue[0]!));
-      if (planned && gainOf(planned) >= ENOUGH) return planned;
+      if (planned && (gainOf(planned) >= ENOUGH || !begun.has(queue[0]!))) {
+        begun.add(queue[0]!);
+        return planned;
+      }
       scant ??= planned;
       done.add(queue.shift()!);
     }
@@ -75,6 +81,7 @@ export function planTerm(
       const planned = ifAny(() => ask(root));
       if (planned && gainOf(planned) >= ENOUGH) {
         queue.push(root);
+        begun.add(root);
         return planned;
       }
       done.add(root);

@@ -19,7 +19,7 @@ export function careWords(hazards: readonly HazardTag[]): { attacking: string; c
 }
 
 /** With a full stop, where it has none. */
-const sentence = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`);
+const sentence = (text: string): string => (/[.!?][”"]?$/.test(text) ? text : `${text}.`);
 /** What there is of some sentences, one after the other. */
 export const sentences = (...texts: readonly (string | undefined)[]): string =>
   texts.flatMap((text) => (text?.trim() ? [sentence(text.trim())] : [])).join(' ');

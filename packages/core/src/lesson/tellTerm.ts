@@ -115,7 +115,13 @@ function brokenIn(
   const { lesson } = lessons[at]!;
   const own = new Set(lesson.steps.map(({ move }) => move));
   const usable = [...taught, ...own];
-  const reached = new Set([lesson.root]);
+  // Rounds begin elsewhere, too, and waiting leads on from where the class starts.
+  const drift = index.position.get(lesson.root)?.drift;
+  const reached = new Set([
+    lesson.root,
+    ...map.positions.flatMap(({ id, entry = 0 }) => (entry > 0 ? [id] : [])),
+    ...(drift && !isOutcome(drift) ? [drift.position] : []),
+  ]);
   for (let grown = true; grown; ) {
     grown = false;
     for (const move of usable) {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { HazardTagSchema } from './hazards.ts';
 import { LoadsSchema } from './joint.ts';
 import { AliasesSchema, CuesSchema, FaultSchema, NoteSchema } from './notes.ts';
-import { IdSchema, NameSchema, ShortSchema, TextSchema } from './primitives.ts';
+import { IdSchema, NameSchema, SaidSchema, ShortSchema, TextSchema } from './primitives.ts';
 
 export const MECHANIC_FORMS = ['solo', 'pair', 'line'] as const;
 
@@ -16,6 +16,8 @@ export const MechanicSchema = z.strictObject({
   /** How much of it at a time: "8 a side". */
   dose: NoteSchema,
   how: TextSchema.min(1, 'say how it is done'),
+  /** As it is said in class. */
+  said: SaidSchema,
   /** What the partner does. */
   partner: NoteSchema,
   cues: CuesSchema,

@@ -16,6 +16,7 @@ import {
   IdSchema,
   LevelSchema,
   NameSchema,
+  SaidSchema,
   SecondsSchema,
   ShortSchema,
   TextSchema,
@@ -40,6 +41,8 @@ export type MoveKind = z.infer<typeof MoveKindSchema>;
 export const StepSchema = z.strictObject({
   id: IdSchema,
   text: TextSchema.min(1, 'say what the step is'),
+  /** As it is said in class: about ten words, and still the whole step. */
+  said: SaidSchema,
   take: z.array(HoldSchema).default([]),
   release: z.array(ContactSchema).default([]),
   topTakes: z.array(HoldSchema).optional(),
@@ -54,6 +57,8 @@ export type Step = z.infer<typeof StepSchema>;
 export const VariantSchema = z.strictObject({
   id: IdSchema,
   name: NameSchema,
+  /** Only another way of the same: taught in its move's place, never beside it. */
+  sameMove: z.boolean().optional(),
   when: z
     .strictObject({
       apparel: ApparelSchema.optional(),
@@ -65,6 +70,10 @@ export const VariantSchema = z.strictObject({
   steps: z.array(StepSchema).default([]),
 });
 export type Variant = z.infer<typeof VariantSchema>;
+
+/** How top goes down when a move works. */
+export const FALLS = ['none', 'side', 'back', 'forward', 'over'] as const;
+export type Fall = (typeof FALLS)[number];
 
 /** What is to be taught before the move. */
 const RequirementSchema = z.union(
@@ -102,6 +111,13 @@ export const MoveSchema = z.strictObject({
   cues: CuesSchema,
   faults: z.array(FaultSchema).default([]),
   falsePositives: z.array(FalsePositiveSchema).default([]),
+  /** What shows that it is skill and not luck. */
+  test: NoteSchema,
+  /** How top falls: over a shoulder, forward, back, to the side, or not at all. */
+  fall: z.enum(FALLS).optional(),
+  /** Moves by which one gets out of it, and when whoever is caught taps. */
+  escapes: z.array(IdSchema).default([]),
+  tap: NoteSchema,
   hazards: z.array(HazardTagSchema).default([]),
   fits: z.array(FitSchema).default([]),
   seconds: SecondsSchema.optional(),

@@ -4,7 +4,15 @@ import { LoadsSchema } from './joint.ts';
 import { AliasesSchema, CuesSchema, FaultSchema, FitSchema, NoteSchema } from './notes.ts';
 import { LandingSchema } from './outcome.ts';
 import { PoseHintsSchema } from './poseHints.ts';
-import { IdSchema, LevelSchema, NameSchema, ShortSchema, WearSchema } from './primitives.ts';
+import {
+  IdSchema,
+  LevelSchema,
+  NameSchema,
+  SaidSchema,
+  ShortSchema,
+  TextSchema,
+  WearSchema,
+} from './primitives.ts';
 import { LookReactionSchema } from './reaction.ts';
 import { SignsSchema } from './signs.ts';
 
@@ -20,11 +28,20 @@ export const LookSchema = z.strictObject({
 });
 export type Look = z.infer<typeof LookSchema>;
 
+/** A game from a position: what wins it for each, and what else wins it for bottom, such as time. */
+const GameSchema = z.strictObject({
+  bottom: TextSchema.min(1, 'say what wins it for bottom'),
+  top: TextSchema.min(1, 'say what wins it for top'),
+  time: SaidSchema,
+});
+
 /** A position of the map, written down on one side. */
 export const PositionSchema = z.strictObject({
   id: IdSchema,
   name: NameSchema,
   short: ShortSchema,
+  /** What people in most rooms call it, where that is something else. */
+  usual: ShortSchema,
   aliases: AliasesSchema,
   systems: z.array(IdSchema).default([]),
   leadSide: z.enum(['L', 'R']).default('R'),
@@ -43,6 +60,7 @@ export const PositionSchema = z.strictObject({
   cues: CuesSchema,
   faults: z.array(FaultSchema).default([]),
   fits: z.array(FitSchema).default([]),
+  game: GameSchema.optional(),
   pose: PoseHintsSchema.optional(),
 });
 export type Position = z.infer<typeof PositionSchema>;

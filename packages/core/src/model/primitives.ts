@@ -22,6 +22,15 @@ export const ShortSchema = z
   .min(1, 'say what you call it')
   .max(SHORT_LIMIT, `at most ${SHORT_LIMIT} characters`)
   .optional();
+/** A step or a movement as it is said in class, whole. */
+export const SAID_LIMIT = 200;
+export const SaidSchema = z
+  .string()
+  .trim()
+  .min(1, 'say it, or leave it out')
+  .max(SAID_LIMIT, `at most ${SAID_LIMIT} characters`)
+  .regex(/^[^\n[\]]*$/, 'one line without square brackets')
+  .optional();
 export const TextSchema = z.string().max(TEXT_LIMIT, `at most ${TEXT_LIMIT} characters`);
 export const SecondsSchema = z.number().min(0, 'seconds cannot be negative').max(3600, 'at most an hour');
 export const ChanceSchema = z

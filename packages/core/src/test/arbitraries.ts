@@ -16,7 +16,7 @@ import {
 import { JOINTS, LOADS } from '../model/joint.ts';
 import { emptyMap, type GuardMap } from '../model/map.ts';
 import { MECHANIC_FORMS, type Mechanic, MechanicSchema } from '../model/mechanic.ts';
-import { MOVE_KINDS, type Move, MoveSchema } from '../model/move.ts';
+import { FALLS, MOVE_KINDS, type Move, MoveSchema } from '../model/move.ts';
 import { type Opponent, OpponentSchema } from '../model/opponent.ts';
 import { type Landing, OUTCOMES } from '../model/outcome.ts';
 import { HOOK_ROUTES, type PoseHints } from '../model/poseHints.ts';
@@ -116,6 +116,9 @@ const faultsLetting = (reactionIds: readonly string[]) =>
     )
     .map((all) => all.map((fault, i) => ({ id: `f${i + 1}`, ...fault })));
 const faults = faultsLetting([]);
+/** What is said in class, with the signs that brackets have to keep apart; and without. */
+const saidWords = fc.constantFrom('Hip out, knee in', 'one; two', 'a (b) c', 'over | under');
+const saidPlain = fc.constantFrom('20 s not passed', 'hold on');
 const short = fc.stringMatching(/^[A-Z][a-z]{1,9}( [a-z]{1,7}){0,3}$/);
 const loads = fc.dictionary(fc.constantFrom(...JOINTS), fc.constantFrom(...LOADS), { maxKeys: 3 });
 
@@ -131,6 +134,7 @@ const mechanic = (id: string): fc.Arbitrary<Mechanic> =>
         faults,
         hazards: fc.subarray(HAZARD_TAGS.slice(0, 3)),
         note: text,
+        said: saidWords,
         short,
         loads,
       },
@@ -242,6 +246,11 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
             feel: text,
             pose: poseHints,
             short,
+            usual: short,
+            game: fc.record(
+              { bottom: text, top: text, time: saidPlain },
+              { requiredKeys: ['bottom', 'top'] },
+            ),
             loads,
             topSees: text,
           },
@@ -280,6 +289,7 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
               .array(
                 fc.record({
                   text,
+                  said: fc.option(saidWords, { nil: undefined }),
                   take: uniqueHolds,
                   release: fc.subarray(CONTACTS.slice(0, 2)),
                   seconds: fc.integer({ min: 0, max: 9 }),
@@ -293,6 +303,10 @@ export const guardMap: fc.Arbitrary<GuardMap> = fc
             short,
             loads,
             foundation: fc.constant(true),
+            test: text,
+            fall: fc.constantFrom(...FALLS),
+            escapes: fc.subarray(moveIds),
+            tap: text,
             faults: faultsLetting(reactionIds),
           },
           {

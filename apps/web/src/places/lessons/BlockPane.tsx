@@ -178,10 +178,14 @@ function Score({
   );
 }
 
+/** What any drill may say, also one that does not say it yet. */
+const DRILL_WORDS: readonly string[] = ['start', 'cue', 'safe', 'falling', 'lookFor', 'luck'];
+
 /** What is said of the block, in its own fields. */
 function Words({ block, onChange }: { block: Block; onChange: (block: Block) => Issue[] }) {
+  const told = isDrilled(block);
   const field = (label: string, key: string) =>
-    key in block && (
+    (key in block || (told && DRILL_WORDS.includes(key))) && (
       <SavedField
         key={key}
         label={label}
@@ -198,7 +202,13 @@ function Words({ block, onChange }: { block: Block; onChange: (block: Block) => 
       {field('Partner', 'partner')}
       {field('Start', 'start')}
       {field('Bottom', 'bottom')}
-      {field('Top', 'top')}
+      {field('Cue', 'cue')}
+      {field(told && block.start ? 'Coach calls' : 'Top', 'top')}
+      {field('What keeps both safe', 'safe')}
+      {field('How top falls', 'falling')}
+      {field('Look for', 'lookFor')}
+      {field('Luck or skill?', 'luck')}
+      {field('Limit', 'limit')}
       {field('What ends it', 'ends')}
       {field('How it begins again', 'restart')}
       {field('Note', 'note')}
@@ -218,7 +228,9 @@ function Drilled({ block, plan, onChange }: DrilledProps) {
   const fill = (given: Partial<RepSum>): Issue[] | string => {
     try {
       const { reps, secondsPerRep } = fillReps(given, shifts);
-      return onChange({ ...block, reps, secondsPerRep });
+      // Other repetitions than were called for: the ladder does not hold any more.
+      const rungs = reps === block.reps ? block.rungs : undefined;
+      return onChange({ ...block, reps, secondsPerRep, rungs });
     } catch (error) {
       return (error as Error).message;
     }

@@ -12,9 +12,9 @@ import {
   isDrilled,
   type Lesson,
   landingScene,
-  landingWords,
-  reactionName,
+  placeName,
   timetable,
+  toldInFull,
 } from '@aftersquall/core';
 import { clock } from '../../components/clock.ts';
 import { Hazards } from '../../components/Hazards.tsx';
@@ -106,18 +106,18 @@ function Blocks({ plan, barred, large = false }: Pick<Props, 'plan' | 'barred'> 
                 {[
                   !large && blockName(block.kind),
                   doseWords(block),
-                  !large && 'resistance' in block && block.resistance,
+                  !large && 'resistance' in block && !toldInFull(block) && block.resistance,
                 ]
                   .filter(Boolean)
                   .join(', ')}
               </small>
-              {'hazards' in block && <Hazards tags={block.hazards} />}
+              {'hazards' in block && !toldInFull(block) && <Hazards tags={block.hazards} />}
               {barred
                 .filter((one) => one.block.id === block.id)
                 .map((one) => (
                   <p key={block.id}>{barredWords(one)}</p>
                 ))}
-              {!large && <Words block={block} />}
+              {(!large || toldInFull(block)) && <Words block={block} large={large} />}
             </td>
           </tr>
         ))}
@@ -126,16 +126,31 @@ function Blocks({ plan, barred, large = false }: Pick<Props, 'plan' | 'barred'> 
   );
 }
 
-function Words({ block }: { block: Block }) {
+/** What a line begins with: "Start:", "Luck or skill?". */
+const Head = ({ words }: { words: string }) =>
+  words && <em>{words.endsWith('?') ? `${words} ` : `${words}: `}</em>;
+
+/** What is read from afar: where it starts and what is called. */
+const WALL: ReadonlySet<string> = new Set([
+  'Start',
+  'Coach calls',
+  'Partner',
+  'Bottom wins',
+  'Top wins',
+  'Limit',
+]);
+
+function Words({ block, large = false }: { block: Block; large?: boolean }) {
+  const lines = blockLines(block).filter(({ label = '' }) => !large || WALL.has(label));
   return (
     <>
-      {blockLines(block).map(({ who, text }) => (
+      {lines.map(({ who, label, text }) => (
         <p key={`${who} ${text}`}>
-          {WHO[who] && <em>{WHO[who]}: </em>}
+          <Head words={label ?? WHO[who]} />
           {text}
         </p>
       ))}
-      {block.kind === 'fork' && (
+      {block.kind === 'fork' && !toldInFull(block) && (
         <p>
           <em>Calls: </em>
           {forkCalls(block, CALLS)
@@ -148,33 +163,34 @@ function Words({ block }: { block: Block }) {
   );
 }
 
-/** For the pocket of those who were there: if they do this, you do that. */
+/** For the pocket of those who were there: what was taught, with the how. */
 function Handout({ map, lesson }: { map: GuardMap; lesson: Lesson }) {
   const index = indexMap(map);
   const root = index.position.get(lesson.root);
   return (
     <section className={styles.handout} aria-label="Handout">
       <h3>
-        {root && <PositionPicture position={root} width={150} always />} {root?.name}
+        {root && <PositionPicture position={root} width={150} always />} {root && placeName(root)}
       </h3>
-      {lesson.steps.map(({ move: id, name }) => {
+      {lesson.steps.map(({ move: id, name, why }) => {
         const move = index.move.get(id);
         const from = move && index.position.get(move.position);
         const first = move && index.exchangesOf(id)[0];
         const there = first && landingScene(map, first);
-        const answers = move ? index.exchangesOf(id).filter(({ reaction }) => reaction !== 'none') : [];
         return (
           <div key={id}>
             {from && <PositionPicture position={from} width={110} always />}
             {there && <PositionPicture position={there} width={110} always />}
             <b>{name}</b>
+            {why && <p>{why}</p>}
+            <ol>
+              {move?.steps.map((step) => (
+                <li key={step.id}>{step.said ?? step.text}</li>
+              ))}
+            </ol>
             <ul>
-              {answers.map((exchange) => (
-                <li key={exchange.id}>
-                  {exchange.reaction !== 'none' &&
-                    `If top ${lowerFirst(reactionName(map, exchange.reaction))}: `}
-                  {landingWords(map, exchange.to)}
-                </li>
+              {move?.cues.slice(0, 1).map((cue) => (
+                <li key={cue}>“{cue}”</li>
               ))}
               {move?.faults.slice(0, 2).map(({ id: fault, text, mend }) => (
                 <li key={fault}>
@@ -189,5 +205,3 @@ function Handout({ map, lesson }: { map: GuardMap; lesson: Lesson }) {
     </section>
   );
 }
-
-const lowerFirst = (text: string): string => text.replace(/^./, (first) => first.toLowerCase());

@@ -19,7 +19,7 @@ import { IconButton } from '../../components/IconButton.tsx';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { ShortName } from '../../components/ShortName.tsx';
 import styles from './lessonTree.module.scss';
-import { Rival } from './Rival.tsx';
+import { OtherThemes } from './OtherThemes.tsx';
 
 /** More known moves than this are folded away. */
 const FEW = 4;
@@ -67,7 +67,9 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
         A round from here: <b>{signedPoints(lesson.before)}</b> before, <b>{signedPoints(lesson.value)}</b>{' '}
         after this class, {signedPoints(lesson.withAll)} with all the map knows.{' '}
         <small className="soft">
-          {lesson.proved ? 'No other choice is worth more.' : 'The best of the choices tried.'}
+          {lesson.proved
+            ? 'No other choice is worth more.'
+            : 'What hangs together comes first, then the points.'}
           {lesson.value < lesson.before &&
             ' By what the map says, waiting here is worth more: look at where waiting leads.'}
           {lesson.figures && ` ${FIGURES_SENTENCE[lesson.figures]}`}
@@ -104,12 +106,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
           />
         ))}
       </ol>
-      <Rival
-        map={map}
-        plan={plan}
-        lesson={lesson}
-        onTake={(without) => onChange({ out: [...lesson.out, without] })}
-      />
+      <OtherThemes map={map} plan={plan} lesson={lesson} onTake={(pinned) => onChange({ pinned })} />
       <div className="chip-field">
         {next && (
           <button
@@ -157,7 +154,7 @@ function StepCard({ number, map, step, blocks, plan, pinned, onPin, onKnown, onO
         links.some(({ exchange }) => index.exchange.get(exchange)?.move === step.move),
     );
   const seconds = own.reduce((sum, block) => sum + blockTime(block, plan).total, 0);
-  const reps = own.reduce((sum, block) => sum + block.reps * block.sides, 0);
+  const reps = own.reduce((sum, block) => sum + block.reps * block.sides + (block.otherReps ?? 0), 0);
   return (
     <li className={`${styles.step} ${step.part === 'fork' ? styles.fork : ''}`} aria-label={step.name}>
       <header>

@@ -3,12 +3,14 @@ import {
   blockLines,
   blockName,
   type ClassPlan,
+  type DrilledBlock,
   type GuardMap,
   indexMap,
   isDrilled,
   reactionShort,
   type Segment,
   segmentStart,
+  toldInFull,
 } from '@aftersquall/core';
 import { ArrowLeft } from 'lucide-react';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
@@ -224,7 +226,8 @@ interface NowProps {
 function Now({ run, map, plan, segment, block, counting }: NowProps) {
   const drilled = isDrilled(block) ? block : undefined;
   // How it starts is what the picture shows.
-  const pictured = plan.lesson && 'start' in block ? block.start.trim() : undefined;
+  const told = toldInFull(block);
+  const pictured = plan.lesson && !told && 'start' in block ? block.start?.trim() : undefined;
   const lines = blockLines(block).filter(({ text }) => text !== pictured);
   const next = run.segments[run.now!.index + 1];
   const swapped = run.state.swapped.has(block.id);
@@ -275,34 +278,37 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
             <p className={styles.reps}>
               {run.ready === 0 && rep ? (
                 <>
-                  Rep <b className={styles.rep}>{Math.min(rep, drilled.reps)}</b> of {drilled.reps}
+                  Rep <b className={styles.rep}>{Math.min(rep, repsOf(drilled))}</b> of {repsOf(drilled)}
                 </>
               ) : (
-                `${drilled.reps} ${drilled.reps === 1 ? 'rep' : 'reps'}`
+                `${drilled.reps} ${drilled.reps === 1 ? 'rep' : 'reps'}${drilled.otherReps ? `, then ${drilled.otherReps} on the other side` : ''}`
               )}
               {drilled.kind === 'setup' && ' of the set-up only'}
             </p>
-            {drilled.links.length > 1 && drilled.links.some(({ move }) => !drilled.note.includes(move)) && (
-              <ol>
-                {drilled.links.map((link, place) => (
-                  <li key={`${link.exchange}-${place}`}>
-                    {link.move}
-                    {link.meets && <span className="top"> · {link.meets}</span>}
-                  </li>
-                ))}
-              </ol>
-            )}
+            {!told &&
+              drilled.links.length > 1 &&
+              drilled.links.some(({ move }) => !drilled.note.includes(move)) && (
+                <ol>
+                  {drilled.links.map((link, place) => (
+                    <li key={`${link.exchange}-${place}`}>
+                      {link.move}
+                      {link.meets && <span className="top"> · {link.meets}</span>}
+                    </li>
+                  ))}
+                </ol>
+              )}
           </>
         )}
         {!counting &&
-          lines.map(({ who, text }) => (
+          lines.map(({ who, label, text }) => (
             <p key={`${who} ${text}`}>
-              {who === 'bottom' && <b className="own">Bottom </b>}
-              {who === 'top' && <b className="top">Top </b>}
+              {(label ?? WHO[who]) && (
+                <b className={who === 'bottom' ? 'own' : who === 'top' ? 'top' : ''}>{label ?? WHO[who]} </b>
+              )}
               {text}
             </p>
           ))}
-        {'hazards' in block && block.hazards.length > 0 && (
+        {!told && 'hazards' in block && block.hazards.length > 0 && (
           <p className={styles.care}>
             <Hazards tags={block.hazards} /> Finish slowly. Release at the tap: hand, foot or voice.
           </p>
@@ -315,6 +321,11 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
     </div>
   );
 }
+
+/** Repetitions of a turn, those on the other side among them. */
+const repsOf = ({ reps, otherReps = 0 }: DrilledBlock): number => reps + otherReps;
+
+const WHO = { all: '', bottom: 'Bottom', top: 'Top' } as const;
 
 /** What is called: short where the map says how a coach calls it, else in the class's words. */
 function callWords(map: GuardMap | undefined, { exchange, meets }: Call): string {

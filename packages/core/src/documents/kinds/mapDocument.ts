@@ -100,6 +100,7 @@ const move: EntityKindDefinition<Move> = {
       return [dropped(['requires', i, kind], kind, id, ['requires', i])];
     }),
     ...value.mechanics.map((id, i) => dropped(['mechanics', i], 'mechanic', id)),
+    ...value.escapes.map((id, i) => dropped(['escapes', i], 'move', id)),
     ...letThrough(value.faults),
   ],
   check: (_, { variants, steps, faults }) =>
@@ -226,6 +227,13 @@ export const mapDocument = defineDocument<GuardMap>()({
     loads: 'joints loaded',
     lets: 'what it lets through',
     topSees: 'what top sees',
+    said: 'words for a class',
+    sameMove: 'mark as another way of the same',
+    test: 'honest test',
+    fall: 'fall of top',
+    escapes: 'ways out',
+    tap: 'when to tap',
+    usual: 'usual name',
   },
   valueWords: (field, value) => {
     if (field === 'chance' && typeof value === 'number') return `${Math.round(value * 1000) / 10} %`;

@@ -135,7 +135,7 @@ describe('an error of a book', () => {
     ['### Look: L (l)', 'a.md:1:1 a Look outside of a Position; expected a Position heading before it'],
     [
       `${head}- leed: R`,
-      /^a\.md:5:3 unknown keyword in a Position; expected "- keyword: …" with short, aliases, /,
+      /^a\.md:5:3 unknown keyword in a Position; expected "- keyword: …" with short, usual, aliases, /,
     ],
     [`${head}- lead: X`, 'a.md:5:9 "X" is no side; expected L, R'],
     [

@@ -1,8 +1,9 @@
 import { HazardTagSchema } from '../../model/hazards.ts';
 import { MECHANIC_FORMS } from '../../model/mechanic.ts';
-import { MOVE_KINDS } from '../../model/move.ts';
+import { FALLS, MOVE_KINDS } from '../../model/move.ts';
 import type { Fault } from '../../model/notes.ts';
 import { OUTCOMES } from '../../model/outcome.ts';
+import type { Position } from '../../model/position.ts';
 import { ApparelSchema, LevelSchema, SideSchema, WearSchema } from '../../model/primitives.ts';
 import { REACTION_GROUPS } from '../../model/reaction.ts';
 import { pictureHints } from './pictureHints.ts';
@@ -99,6 +100,20 @@ const advice = {
     { many: true, withId: true },
   ),
 };
+/** `what wins it for bottom → what wins it for top [20 s not passed]`. */
+const gameGoals = arrow('what wins it for top', true);
+const game: Codec<Position['game'] & object> = {
+  read(line) {
+    const found = /(?<!\\)\[([^[\]\\]+)\]$/.exec(line);
+    const [bottom, top = ''] = gameGoals.read(found ? trimBlanks(line.slice(0, found.index)) : line);
+    return { bottom, top, ...(found && { time: found[1]!.trim() }) };
+  },
+  print({ bottom, top, time }) {
+    const words = gameGoals.print([bottom, top]);
+    const plain = /(?<!\\)\[[^[\]\\]+\]$/.test(words) ? words.replace(/\]$/, '\\]') : words;
+    return time ? `${plain} [${time}]` : plain;
+  },
+};
 const fits = key('fits', fit, { many: true });
 const note = key('note', text);
 const short = key('short', text);
@@ -121,6 +136,7 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     form: key('form', oneOf(MECHANIC_FORMS, 'form'), { required: true }),
     dose: key('dose', text),
     how: key('how', text, { required: true }),
+    said: key('said', text),
     partner: key('partner', text),
     ...advice,
     hazards,
@@ -144,6 +160,7 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
   },
   Position: {
     short,
+    usual: key('usual', text),
     aliases: key('aliases', aliases),
     systems: key('systems', listOf(id)),
     lead: key('leadSide', oneOf(SideSchema.options.slice(0, 2), 'side')),
@@ -159,6 +176,7 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     note,
     picture: key('pose', pictureHints),
     ...advice,
+    game: key('game', game),
     fit: fits,
   },
   Ending: {
@@ -193,6 +211,9 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
     mechanics: key('mechanics', listOf(id)),
     loads: key('loads', loads),
     hazards,
+    fall: key('fall', oneOf(FALLS, 'fall')),
+    escapes: key('escapes', listOf(id)),
+    tap: key('tap', text),
     note,
     ...advice,
     false: key(
@@ -206,10 +227,12 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
       },
       { many: true },
     ),
+    test: key('test', text),
     fit: fits,
   },
   Variant: {
     house: key('house', oneOf(['yes'], 'mark of the house')),
+    'same move': key('sameMove', yes),
     apparel: key('apparel', oneOf(ApparelSchema.options, 'apparel')),
     build: key('build', text),
     when: key('when', text),
@@ -218,7 +241,13 @@ export const KEYWORDS: Record<BlockKind, Record<string, Keyword>> = {
 };
 
 /** What stands under the steps of a move and not above them. */
-export const ADVICE: readonly string[] = ['cue', 'fault', 'false', 'fit'];
+export const ADVICE: readonly string[] = ['cue', 'fault', 'false', 'test', 'fit'];
+
+/** Words in the brackets of a step, where `;` stands behind a backslash. */
+const said: Codec<string> = {
+  read: unescapeText,
+  print: (words) => escapeText(words).replaceAll(';', '\\;'),
+};
 
 /** What stands in the brackets of a step, besides `after 1, 2` and `2 s`, in the order in which it is printed. */
 export const CLAUSES: Record<string, Keyword> = {
@@ -227,5 +256,6 @@ export const CLAUSES: Record<string, Keyword> = {
   'top lets go': key('topReleases', listOf(pattern)),
   'top takes': key('topTakes', listOf(hold)),
   signs: key('signs', signs),
+  say: key('said', said),
   id: key('id', id),
 };

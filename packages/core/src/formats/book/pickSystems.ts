@@ -62,7 +62,11 @@ export function pickSystems(book: GuardBook, systems: readonly string[], into?: 
     mechanics: book.mechanics.filter(({ id }) => used.has(id)).map(letting),
     reactions: book.reactions.filter(({ id }) => met.has(id)),
     positions: positions.map(letting),
-    moves: moves.map(letting).map((move) => ({ ...move, requires: move.requires.filter(isThere) })),
+    moves: moves.map(letting).map((move) => ({
+      ...move,
+      requires: move.requires.filter(isThere),
+      escapes: move.escapes.filter((id) => movesThere.has(id)),
+    })),
     exchanges,
     endings: endingsOf(book, { outcomes: outcomesIn(landings), moves: movesThere }),
   };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineBlock, drilled, drilledShape, linesOf } from './defineBlock.ts';
+import { defineBlock, drilled, drilledLines, drilledShape } from './defineBlock.ts';
 
 /** Exchanges in a row, the new one joined to what is known. */
 export const chain = defineBlock({
@@ -7,5 +7,5 @@ export const chain = defineBlock({
   name: 'chain',
   schema: z.strictObject({ kind: z.literal('chain'), ...drilled }),
   shape: drilledShape,
-  lines: ({ bottom, top, note }) => linesOf(['bottom', bottom], ['top', top], ['all', note]),
+  lines: (block) => drilledLines(block),
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineBlock, drilled, drilledShape, linesOf } from './defineBlock.ts';
+import { defineBlock, drilled, drilledLines, drilledShape } from './defineBlock.ts';
 
 /** A review along the shortest walks through what was taught. */
 export const flow = defineBlock({
@@ -7,5 +7,5 @@ export const flow = defineBlock({
   name: 'review flow',
   schema: z.strictObject({ kind: z.literal('flow'), ...drilled }),
   shape: drilledShape,
-  lines: ({ bottom, top, note }) => linesOf(['bottom', bottom], ['top', top], ['all', note]),
+  lines: (block) => drilledLines(block),
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineBlock, drilled, drilledShape, linesOf } from './defineBlock.ts';
+import { defineBlock, drilled, drilledLines, drilledShape, linesOf } from './defineBlock.ts';
 
 const FORK_WEIGHTS = ['even', 'as top gives them', 'where we are weak'] as const;
 
@@ -17,11 +17,13 @@ export const fork = defineBlock({
     shares: z.array(z.number().min(0).max(1)).max(60).default([]),
   }),
   shape: drilledShape,
-  lines: ({ bottom, top, links, note }) =>
-    linesOf(
-      ['bottom', bottom],
-      ['top', top],
-      ['all', links.map(({ move, meets }) => (meets ? `${meets}: ${move}` : move)).join('; ')],
-      ['all', note],
-    ),
+  lines: (block) =>
+    block.start
+      ? drilledLines(block, 'Partner')
+      : linesOf(
+          ['bottom', block.bottom],
+          ['top', block.top],
+          ['all', block.links.map(({ move, meets }) => (meets ? `${meets}: ${move}` : move)).join('; ')],
+          ['all', block.note],
+        ),
 });

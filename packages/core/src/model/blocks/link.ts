@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineBlock, drilled, drilledShape, linesOf } from './defineBlock.ts';
+import { defineBlock, drilled, drilledLines, drilledShape } from './defineBlock.ts';
 
 /** One exchange, many reps. */
 export const link = defineBlock({
@@ -7,5 +7,5 @@ export const link = defineBlock({
   name: 'answer',
   schema: z.strictObject({ kind: z.literal('link'), ...drilled }),
   shape: drilledShape,
-  lines: ({ bottom, top, note }) => linesOf(['bottom', bottom], ['top', top], ['all', note]),
+  lines: (block) => drilledLines(block),
 });

@@ -20,5 +20,9 @@ export const move = defineBlock({
   }),
   shape: timedShape,
   lines: ({ dose, how, partner, note }) =>
-    linesOf(['all', [how, dose].filter(Boolean).join('; ')], ['top', partner], ['all', note]),
+    linesOf(
+      ['all', /[.!?]$/.test(how) && dose ? `${how} Do ${dose}.` : [how, dose].filter(Boolean).join('; ')],
+      ['top', partner],
+      ['all', note],
+    ),
 });

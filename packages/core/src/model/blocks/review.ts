@@ -8,5 +8,6 @@ export const review = defineBlock({
   name: 'recap',
   schema: z.strictObject({ kind: z.literal('review'), ...timed, text: TextSchema.default('') }),
   shape: timedShape,
-  lines: ({ text, note }) => linesOf(['all', text], ['all', note]),
+  lines: ({ text, note }) =>
+    linesOf(...text.split('\n').map((line) => ['all', line] as const), ['all', note]),
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineBlock, linesOf, played, playedShape } from './defineBlock.ts';
+import { defineBlock, played, playedLines, playedShape } from './defineBlock.ts';
 
 /** Rounds from a position, both doing what they can. */
 export const rounds = defineBlock({
@@ -7,6 +7,5 @@ export const rounds = defineBlock({
   name: 'rounds',
   schema: z.strictObject({ kind: z.literal('rounds'), ...played }),
   shape: playedShape,
-  lines: ({ start, bottom, top, ends, restart, note }) =>
-    linesOf(['all', start], ['bottom', bottom], ['top', top], ['all', ends], ['all', restart], ['all', note]),
+  lines: (block) => playedLines(block, ''),
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineBlock, drilled, drilledShape, linesOf } from './defineBlock.ts';
+import { defineBlock, drilled, drilledLines, drilledShape } from './defineBlock.ts';
 
 /** Connect and provoke only, then begin again. */
 export const setup = defineBlock({
@@ -7,5 +7,5 @@ export const setup = defineBlock({
   name: 'set-ups',
   schema: z.strictObject({ kind: z.literal('setup'), ...drilled }),
   shape: drilledShape,
-  lines: ({ bottom, top, note }) => linesOf(['bottom', bottom], ['top', top], ['all', note]),
+  lines: (block) => drilledLines(block),
 });

@@ -8,5 +8,6 @@ export const talk = defineBlock({
   name: 'talk',
   schema: z.strictObject({ kind: z.literal('talk'), ...timed, text: TextSchema.default('') }),
   shape: timedShape,
-  lines: ({ text, note }) => linesOf(['all', text], ['all', note]),
+  lines: ({ text, note }) =>
+    linesOf(...text.split('\n').map((line) => ['all', line] as const), ['all', note]),
 });

@@ -1,4 +1,4 @@
-import { indexMap, MECHANIC_FORMS, type Mechanic, TEXT_LIMIT } from '@aftersquall/core';
+import { indexMap, MECHANIC_FORMS, type Mechanic, SAID_LIMIT, TEXT_LIMIT } from '@aftersquall/core';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { LoadsField } from '../../../components/fields/LoadsField.tsx';
@@ -45,6 +45,12 @@ export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) 
           lines={3}
           value={mechanic.how}
           onSave={(how) => save({ how })}
+        />
+        <SavedField
+          label="As it is said in class"
+          limit={SAID_LIMIT}
+          value={mechanic.said ?? ''}
+          onSave={(said) => save({ said: said.trim() || undefined })}
         />
         <SavedField
           label="What the partner does"

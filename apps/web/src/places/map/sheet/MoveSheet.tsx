@@ -1,4 +1,14 @@
-import { indexMap, MOVE_KINDS, type Move, put, reactionKey, wordContext } from '@aftersquall/core';
+import {
+  FALLS,
+  type Fall,
+  indexMap,
+  MOVE_KINDS,
+  type Move,
+  put,
+  reactionKey,
+  TEXT_LIMIT,
+  wordContext,
+} from '@aftersquall/core';
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../../components/addresses.ts';
@@ -12,6 +22,7 @@ import { reactionChoices, reactionOf } from '../../../components/fields/landingC
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { Hazards } from '../../../components/Hazards.tsx';
+import { TakeOut } from '../../../components/TakeOut.tsx';
 import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
@@ -24,6 +35,14 @@ import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
 import { linesOf, useSaver } from './useSaver.ts';
 import { VariantsEditor } from './VariantsEditor.tsx';
+
+const FALL_NAMES: Record<Fall, string> = {
+  none: 'not at all',
+  side: 'to the side',
+  back: 'backwards',
+  forward: 'forwards',
+  over: 'over a shoulder',
+};
 
 export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
   const index = indexMap(map);
@@ -166,6 +185,62 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
             onChange={(level) => save({ level: (level || undefined) as Move['level'] })}
           />
         </div>
+        <div className="two">
+          <SelectField
+            label="Top goes down"
+            value={move.fall ?? ''}
+            choices={[
+              { value: '', name: 'as the direction says' },
+              ...FALLS.map((fall) => ({ value: fall, name: FALL_NAMES[fall] })),
+            ]}
+            onChange={(fall) => save({ fall: (fall || undefined) as Move['fall'] })}
+          />
+          <SavedField
+            label="What shows that it is skill"
+            limit={TEXT_LIMIT}
+            lines={2}
+            value={move.test ?? ''}
+            onSave={(test) => save({ test: test || undefined })}
+          />
+        </div>
+        {(move.hazards.length > 0 || move.tap) && (
+          <SavedField
+            label="When whoever is caught taps"
+            limit={TEXT_LIMIT}
+            value={move.tap ?? ''}
+            onSave={(tap) => save({ tap: tap || undefined })}
+          />
+        )}
+        {(move.hazards.length > 0 || move.escapes.length > 0) && (
+          <div>
+            <div className="label-small">Ways out of it</div>
+            <div className="chip-field" role="group" aria-label="Ways out of it">
+              {move.escapes.map((out, place) => (
+                <span key={out} className="chip">
+                  <button type="button" className="bare" onClick={() => select({ kind: 'move', id: out })}>
+                    {index.move.get(out)?.name ?? out}
+                  </button>
+                  <TakeOut
+                    label={`Take out: ${index.move.get(out)?.name ?? out}`}
+                    onClick={() => save({ escapes: move.escapes.toSpliced(place, 1) })}
+                  />
+                </span>
+              ))}
+              <SelectField
+                label="Another way out"
+                hideLabel
+                value=""
+                choices={[
+                  { value: '', name: '+ way out' },
+                  ...map.moves
+                    .filter(({ id: other, kind }) => kind === 'retention' && !move.escapes.includes(other))
+                    .map(({ id: other, name }) => ({ value: other, name })),
+                ]}
+                onChange={(out) => out && save({ escapes: [...move.escapes, out] })}
+              />
+            </div>
+          </div>
+        )}
         <LoadsField loads={move.loads} onChange={(loads) => save({ loads })} />
         <div>
           <div className="label-small">What the body does</div>

@@ -1,4 +1,15 @@
-import { batch, edit, freshId, holes, indexMap, type Landing, type Position, put } from '@aftersquall/core';
+import {
+  batch,
+  edit,
+  freshId,
+  holes,
+  type Issue,
+  indexMap,
+  type Landing,
+  type Position,
+  put,
+  SHORT_LIMIT,
+} from '@aftersquall/core';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { Explained } from '../../../components/Explained.tsx';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
@@ -72,7 +83,14 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           value={position.cues.join('\n')}
           onSave={(text) => save({ cues: linesOf(text) })}
         />
+        <SavedField
+          label="What most rooms call it"
+          limit={SHORT_LIMIT}
+          value={position.usual ?? ''}
+          onSave={(usual) => save({ usual: usual.trim() || undefined })}
+        />
         <AliasesField aliases={position.aliases} save={save} />
+        <GamePart game={position.game} onChange={(game) => save({ game })} />
         <NoteField note={position.note} save={save} />
         <LoadsField loads={position.loads} onChange={(loads) => save({ loads })} />
         <div>
@@ -158,6 +176,53 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
       />
       <h3>Whom it suits</h3>
       <FitsField fits={position.fits} onChange={(fits) => save({ fits })} />
+    </>
+  );
+}
+
+/** What a game is won by where nobody says more. */
+const USUAL_GAME = {
+  bottom: 'On top or on the back, three seconds.',
+  top: 'Pass, or flatten them, three seconds.',
+};
+
+/** A game from here: what wins it for each. */
+function GamePart({
+  game,
+  onChange,
+}: {
+  game: Position['game'];
+  onChange: (game: Position['game']) => Issue[];
+}) {
+  const { bottom = '', top = '', time } = game ?? {};
+  const set = (changes: Partial<NonNullable<Position['game']>>) => {
+    const next = { bottom, top, time, ...changes };
+    if (!next.bottom && !next.top) return onChange(undefined);
+    return onChange({
+      bottom: next.bottom || USUAL_GAME.bottom,
+      top: next.top || USUAL_GAME.top,
+      time: next.time,
+    });
+  };
+  return (
+    <>
+      <div className="two">
+        <SavedField
+          label="A game from here: bottom wins"
+          lines={2}
+          value={bottom}
+          onSave={(text) => set({ bottom: text })}
+        />
+        <SavedField label="Top wins" lines={2} value={top} onSave={(text) => set({ top: text })} />
+      </div>
+      {game && (
+        <SavedField
+          label="Bottom wins by time, too"
+          placeholder="20 s not passed"
+          value={time ?? ''}
+          onSave={(text) => set({ time: text.trim() || undefined })}
+        />
+      )}
     </>
   );
 }

@@ -5,6 +5,7 @@ import {
   holdWords,
   type Issue,
   joinWords,
+  SAID_LIMIT,
   type Step,
   type WordContext,
 } from '@aftersquall/core';
@@ -147,6 +148,12 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
       </button>
       {open && (
         <div className={styles['step-details']}>
+          <SavedField
+            label={`Step ${number} as it is said in class`}
+            limit={SAID_LIMIT}
+            value={step.said ?? ''}
+            onSave={(said) => onChange({ ...step, said: said.trim() || undefined })}
+          />
           <div className="label-small">Takes</div>
           <HoldsField
             label={`What step ${number} takes`}

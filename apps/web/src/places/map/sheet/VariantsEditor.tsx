@@ -62,6 +62,15 @@ export function VariantsEditor({ move, context, onChange }: Props) {
                   onClick={() => onChange({ houseVariant: house ? undefined : variant.id })}
                 >
                   <House size={13} aria-hidden /> the house’s
+                </button>{' '}
+                <button
+                  type="button"
+                  className={`chip ${variant.sameMove ? 'on' : ''}`}
+                  aria-pressed={Boolean(variant.sameMove)}
+                  title="Taught in the move’s place, never beside it"
+                  onClick={() => set(place, { sameMove: variant.sameMove ? undefined : true })}
+                >
+                  only another way
                 </button>
                 <SelectField
                   label="When: apparel"

@@ -1,0 +1,43 @@
+import type { ClassPlan, GuardMap, Lesson, OtherTheme } from '@aftersquall/core';
+import { useEffect, useState } from 'react';
+import { thePlanner } from '../../workers/planner.ts';
+import { requestOf } from './request.ts';
+
+/** Asked about when the lesson has stood for so long, ms: what the coach does next comes first. */
+const SETTLED = 700;
+
+interface Props {
+  map: GuardMap;
+  plan: ClassPlan;
+  lesson: Lesson;
+  /** Takes another theme: its moves are what is taught. */
+  onTake: (moves: string[]) => void;
+}
+
+/** The second and the third theme from the same start, one tap each. */
+export function OtherThemes({ map, plan, lesson, onTake }: Props) {
+  const [themes, setThemes] = useState<OtherTheme[]>([]);
+  useEffect(() => {
+    let wanted = true;
+    setThemes([]);
+    const timer = setTimeout(async () => {
+      const found = await thePlanner().otherThemes(requestOf(map, plan, lesson));
+      if (wanted) setThemes(found);
+    }, SETTLED);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+    // Other fields of the class do not change the choice.
+  }, [map, lesson, plan.minutes, plan.people, plan.apparel]);
+  if (themes.length === 0) return null;
+  return (
+    <div className="chip-field" role="group" aria-label="Other themes">
+      {themes.map(({ aim, moves }) => (
+        <button key={aim} type="button" className="chip" onClick={() => onTake(moves)}>
+          or: {aim}
+        </button>
+      ))}
+    </div>
+  );
+}
