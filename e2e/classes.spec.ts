@@ -241,14 +241,13 @@ test('a block is read as a score: lanes of what each limb holds, the steps under
   await page.goto(`${shipped.url}/club/classes/tuesday`);
   await page
     .getByRole('list', { name: 'Time line' })
-    .getByRole('listitem', { name: /^Let them pull you up/ })
+    .getByRole('listitem', { name: /^Lasso sweep/ })
     .getByRole('button')
     .click();
   const score = page.getByRole('figure', { name: 'Hold score' });
   await expect(score).toContainText('right hand');
-  await expect(score).toContainText('Drives forward');
   await score.getByRole('slider', { name: 'Play head' }).fill('4');
-  await expect(score).toContainText('harness, near hook');
+  await expect(score).toContainText('Tilt over the laced arm');
 });
 
 test('what the rules of a class bar is done only for a reason that is kept and printed', async ({
@@ -305,8 +304,9 @@ test('a class gets a day, and goes on paper for the wall and for the pocket', as
   };
   const wall = await printed('Wall sheet');
   expect(wall).toContain('2027-01-12, 19:00');
-  expect(wall).toContain('Today: Cross-sleeve guard');
-  expect(await printed('Handout for the pocket')).toContain('If top');
+  expect(wall).toContain('Today: cross-sleeve guard');
+  expect(wall).toContain('Coach calls:');
+  expect(await printed('Handout for the pocket')).toContain('Thread the lasso');
   expect(await printed('Hold scores')).toContain('right hand');
   await page.getByLabel('Day', { exact: true }).fill('');
   await expect(nav.getByRole('link', { name: /sleeve to the back/ })).not.toContainText('Jan');
@@ -323,17 +323,17 @@ test('a block is begun on the other side, and says so', async ({ page, shipped }
 
 test('a movement down the mat says lanes, waves and lengths of the club’s mat', async ({ page, shipped }) => {
   const down = [{ path: ['form'], value: 'line' }];
-  await change(page.request, shipped.url, [setFields('block', 'move-hip-escape', down)], {
+  await change(page.request, shipped.url, [setFields('block', 'move-arm-chop', down)], {
     address: 'class/term-2',
   });
   await page.goto(`${shipped.url}/club/classes/term-2`);
   await page
     .getByRole('list', { name: 'Time line' })
-    .getByRole('button', { name: /Hip escape/ })
+    .getByRole('button', { name: /Chop to the centre/ })
     .first()
     .click();
   // Fourteen people in five lanes of a metre and a half: three waves of 24 s, each once in two minutes.
-  await expect(page.getByRole('region', { name: 'Hip escape' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Chop to the centre' })).toContainText(
     'On the main mat (12 × 8 m): 5 lanes, 3 waves, 1 length each.',
   );
 });

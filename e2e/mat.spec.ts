@@ -197,7 +197,7 @@ test('a class without blocks to run says what to do', async ({ page, empty }) =>
 
 test('on a phone what is counted stands under the clock, never over it', async ({ page, shipped }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  const counting = await countOnMat(page, shipped.url, /^Let them pull/);
+  const counting = await countOnMat(page, shipped.url, /^Lasso sweep/);
   const clock = (await page.getByRole('timer').boundingBox())!;
   const first = (await counting.getByRole('button').first().boundingBox())!;
   expect(first.y).toBeGreaterThanOrEqual(clock.y + clock.height);
@@ -228,9 +228,8 @@ test('who is here is said on the mat: the class is reckoned for them, and their 
   await here.getByRole('button', { name: /^All of/ }).click();
   await here.getByRole('button', { name: 'Skua' }).click();
   await expect(here).toContainText(/13 are here, \d+:\d\d for them/);
-  // Thirteen have a three among them: all wait for its third turn.
-  await expect(spent).not.toHaveText(forFourteen);
-  await here.getByRole('button', { name: 'No three: the coach works in' }).click();
+  // Thirteen have a three among them, who share the turns of a pair: nobody else waits for them.
+  await expect(here).toContainText('two work, the third counts faults');
   await expect(spent).toHaveText(forFourteen);
   await page.keyboard.press('Escape');
   await expect(here).toBeHidden();
@@ -240,7 +239,7 @@ test('who is here is said on the mat: the class is reckoned for them, and their 
   await here.getByRole('button', { name: 'Knot' }).click();
   await expect(here).toContainText('12 are here.');
   await page.keyboard.press('Escape');
-  await goToBlock(page, /^Let them pull/);
+  await goToBlock(page, /^Lasso sweep/);
   await page.keyboard.press('c');
   const counting = page.getByRole('region', { name: 'Count what is seen' });
   await counting.getByLabel('Who tried').selectOption('Gull');
@@ -250,15 +249,13 @@ test('who is here is said on the mat: the class is reckoned for them, and their 
     .poll(async () => {
       const { sessions, trials } = await practice(request, shipped.url);
       const last = sessions.find(({ class: of }) => of === 'tuesday');
-      const tried = trials.filter(({ exchange }) => exchange === 'drag-behind--drive-forward');
+      const tried = trials.filter(({ exchange }) => exchange === 'lasso-tilt--none');
       return [last?.people, last?.athletes.length, tried.map((one) => [one.worked, one.tried])];
     })
     .toEqual([12, 12, [[1, 1]]]);
   const hers = await request.get(`${shipped.url}/api/practice?map=kelpwick&athlete=gull`);
   expect(
-    ((await hers.json()) as Practice).trials.some(
-      ({ exchange }) => exchange === 'drag-behind--drive-forward',
-    ),
+    ((await hers.json()) as Practice).trials.some(({ exchange }) => exchange === 'lasso-tilt--none'),
   ).toBe(true);
 });
 
@@ -319,10 +316,10 @@ test('in rounds it is counted what the class teaches, and in a movement what goe
   shipped,
 }) => {
   const counting = await countOnMat(page, shipped.url, /^Rounds/);
-  await expect(counting.getByLabel('Which answer').getByRole('option')).toHaveCount(2);
+  await expect(counting.getByLabel('Which answer').getByRole('option')).toHaveCount(5);
   await expect(counting.getByRole('button', { name: 'full', pressed: true })).toBeVisible();
-  await expect(counting.getByRole('button', { name: 'waits lying for the arm to come' })).toBeVisible();
-  await goToBlock(page, /^Hip escape/);
+  await expect(counting.getByRole('button', { name: 'tilts with the near foot free' })).toBeVisible();
+  await goToBlock(page, /^Technical stand-up/);
   await expect(counting.getByRole('button').first()).not.toHaveText('Take back');
   await expect(counting.getByLabel('Which answer')).toBeHidden();
 });

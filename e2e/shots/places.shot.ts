@@ -124,7 +124,7 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await page.getByRole('button', { name: 'Go to a block' }).click();
   await page
     .getByRole('group', { name: 'Go to' })
-    .getByRole('button', { name: /^Let them pull/ })
+    .getByRole('button', { name: /^Lasso sweep/ })
     .click();
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.getByText('Partner A on the bottom')).toBeVisible();

@@ -29,7 +29,7 @@ export function blockTime(block: Block, { people, changeOverSeconds }: Room): Bl
   return { turns, demo, work, changeOvers, total: demo + work + changeOvers };
 }
 
-/** Seconds that an odd number of people costs: in the trio three take a turn, and everybody waits for them. */
+/** Seconds that a third person costs: each of the three takes a turn. */
 export function trioSeconds(plan: Room & Pick<ClassPlan, 'blocks'>): number {
   if (largestGroup(plan.people) !== 3) return 0;
   return classSeconds(plan) - classSeconds({ ...plan, people: plan.people - 1 });

@@ -26,7 +26,7 @@ export interface RepertoireChoice {
 }
 
 /** One move of a lesson, in the order in which it is taught. */
-export interface TaughtMove {
+interface TaughtMove {
   move: string;
   /** Points from the root with it and all that was taught before, and what it adds to them. */
   value: number;

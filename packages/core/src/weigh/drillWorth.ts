@@ -5,8 +5,8 @@ import type { MapGame } from './mapGame.ts';
 import type { Sensitivity } from './sensitivity.ts';
 
 /** How far practice moves the log-odds of an exchange in the end, and the reps after which about two thirds of that are had. Common practice, no published source. */
-export const PRACTICE_LIFT = 0.6;
-export const PRACTICE_HALFWAY = 12;
+const PRACTICE_LIFT = 0.6;
+const PRACTICE_HALFWAY = 12;
 
 export interface DrillWorth {
   exchange: string;

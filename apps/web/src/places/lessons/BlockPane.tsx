@@ -101,7 +101,12 @@ export function BlockPane({
         {block.why && <p className={styles.why}>{block.why}</p>}
         {turns === 3 && (
           <p className="soft small mb-1">
-            In the trio A works with B, B with C, C with A: one waits {clock(shift)} at a time.
+            A works with B, B with C, C with A: one waits {clock(shift)} at a time.
+          </p>
+        )}
+        {turns === 2 && plan.people % 2 === 1 && (
+          <p className="soft small mb-1">
+            One group of three: two work, the third counts faults; they change every turn.
           </p>
         )}
         {isDrilled(block) && <Drilled block={block} plan={plan} onChange={onChange} />}

@@ -282,11 +282,7 @@ function Total({
           cut “{cut.block.title}”, {clock(cut.seconds)}
         </button>
       )}
-      {trio > 0 && (
-        <span className="soft">
-          {clock(trio)} of it because {plan.people} is odd: in the trio three take turns
-        </span>
-      )}
+      {trio > 0 && <span className="soft">{clock(trio)} of it because all three take a turn</span>}
       {planned && (
         <span className="soft small">
           {planned.cover.chains.length} chains, {clock(planned.cover.cost)} to walk once

@@ -23,6 +23,8 @@ import { OtherThemes } from './OtherThemes.tsx';
 
 /** More known moves than this are folded away. */
 const FEW = 4;
+/** A gain is told from so many points. */
+const TOLD = 0.01;
 
 interface Props {
   map: GuardMap;
@@ -61,17 +63,16 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
       {word}: {index.move.get(id)?.name ?? id} <X size={12} aria-hidden />
     </button>
   );
+  // What is said first is what everybody can do by the end.
+  const [today] = plan.blocks;
+  const aim = today?.kind === 'talk' ? today.text.split('\n')[0] : '';
   return (
     <section className={styles.lesson} aria-label="What it teaches" aria-busy={busy}>
       <p className={styles.worth}>
-        A round from here: <b>{signedPoints(lesson.before)}</b> before, <b>{signedPoints(lesson.value)}</b>{' '}
-        after this class, {signedPoints(lesson.withAll)} with all the map knows.{' '}
+        {aim && <b>{aim}</b>}{' '}
         <small className="soft">
-          {lesson.proved
-            ? 'No other choice is worth more.'
-            : 'What hangs together comes first, then the points.'}
-          {lesson.value < lesson.before &&
-            ' By what the map says, waiting here is worth more: look at where waiting leads.'}
+          {lesson.value - lesson.before >= TOLD &&
+            `Worth ${signedPoints(lesson.value - lesson.before)} a round from here.`}
           {lesson.figures && ` ${FIGURES_SENTENCE[lesson.figures]}`}
           {rules && ` By ${rules}; the event’s current rule book decides.`}
         </small>
@@ -160,7 +161,7 @@ function StepCard({ number, map, step, blocks, plan, pinned, onPin, onKnown, onO
       <header>
         <span className={styles.number}>{number}</span>
         {position && <PositionPicture position={position} width={104} />}
-        <span className={styles.adds}>{Math.abs(step.adds) >= 0.005 ? signedPoints(step.adds) : ''}</span>
+        <span className={styles.adds}>{step.adds >= TOLD ? signedPoints(step.adds) : ''}</span>
       </header>
       <b>
         <ShortName of={move ?? step} />

@@ -19,7 +19,10 @@ export function WhoIsHere({ run }: { run: Run }) {
         {here.length === 0
           ? `Nobody was ticked: the class runs for ${run.plan.people}.`
           : `${here.length} are here${run.begun ? '' : `, ${clock(run.total)} for them`}.`}
-        {odd && ' In a three everybody waits for its third turn.'}
+        {odd &&
+          (run.plan.people === 3
+            ? ' Each of the three takes a turn.'
+            : ' One group of three: two work, the third counts faults.')}
       </b>
       {odd && (
         <button type="button" className={styles.whole} onClick={run.workIn}>

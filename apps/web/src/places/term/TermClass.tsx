@@ -32,6 +32,9 @@ interface Props {
 /** So many fading moves are named. */
 const NAMED = 6;
 
+/** A gain is told from so many points. */
+const TOLD = 0.01;
+
 /** One class of the term: what it teaches, what comes back in it and why, what it stands on that is missing. */
 export function TermClass({ map, plan, classes, held, story, holidays, onMove }: Props) {
   const { lesson, when } = plan;
@@ -58,10 +61,9 @@ export function TermClass({ map, plan, classes, held, story, holidays, onMove }:
       )}
       {lesson && (
         <>
-          <p>
-            A round from here: {signedPoints(lesson.before)} before, <b>{signedPoints(lesson.value)}</b>{' '}
-            after.
-          </p>
+          {lesson.value - lesson.before >= TOLD && (
+            <p>Worth {signedPoints(lesson.value - lesson.before)} a round from here.</p>
+          )}
           {lesson.faults.length > 0 && (
             <>
               <h3>Taken up first</h3>

@@ -69,12 +69,7 @@ export function drillBlock(room: Room, asked: DrillAsked): Block {
     why: whyWords(room, asked),
     note: '',
     hazards: [...technique.hazards],
-    links: drilledRows.map((row) => ({
-      ...linkOf(map, row.exchange),
-      move: name,
-      meets: row.key === 'none' ? '' : upper(said.verb(reactionOf(row)!, 'partner')),
-      leads: said.landing(row.to),
-    })),
+    links: drilledRows.map(({ exchange }) => linkOf(map, exchange)),
     reps,
     sides: 1 as const,
     ...(drill.other > 0 && { otherReps: drill.other }),

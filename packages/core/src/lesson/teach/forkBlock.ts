@@ -100,12 +100,7 @@ function blockOf(room: Room, place: string, branches: [Branch, Branch], wish: nu
     title: clip(`Read it: ${said.they(second.row)}, or not`),
     why: '',
     note: '',
-    links: branches.map(({ technique, row }) => ({
-      ...linkOf(teach.map, row.exchange),
-      move: said.name(technique),
-      meets: row.key === 'none' ? '' : upper(said.verb(reactionOf(row)!, 'partner')),
-      leads: said.landing(row.to),
-    })),
+    links: branches.map(({ row }) => linkOf(teach.map, row.exchange)),
     reps,
     sides: 1,
     secondsPerRep: rep,
