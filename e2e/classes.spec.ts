@@ -247,7 +247,7 @@ test('a block is read as a score: lanes of what each limb holds, the steps under
   const score = page.getByRole('figure', { name: 'Hold score' });
   await expect(score).toContainText('right hand');
   await score.getByRole('slider', { name: 'Play head' }).fill('4');
-  await expect(score).toContainText('Tilt over the laced arm');
+  await expect(score).toContainText('the near sleeve at the cuff');
 });
 
 test('what the rules of a class bar is done only for a reason that is kept and printed', async ({

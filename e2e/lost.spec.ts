@@ -55,7 +55,7 @@ test('confirmed work is there after a reload without network, twice, and nobody 
     await expect(field(page, 'Name')).toHaveValue('Triangle, confirmed');
     await note(page).fill(text);
     await note(page).press('Tab');
-    await expect(page.getByRole('alert')).toContainText('kept on this device');
+    await expect(page.getByRole('alert')).toContainText('One change is kept on this device');
     await page.reload();
     await expect(note(page)).toHaveValue(text);
     await context.setOffline(false);

@@ -19,14 +19,20 @@ export function SaveState() {
 }
 
 interface LineProps {
-  session: Pick<Session, 'waiting' | 'online' | 'news' | 'trouble'>;
+  session: Pick<Session, 'waiting' | 'settling' | 'online' | 'news' | 'trouble'>;
   /** Whether this browser keeps anything at all. */
   lasting: boolean;
   onTry: () => void;
 }
 
 /** The line that says so. */
-export function SaveLine({ session: { waiting, online, news, trouble }, lasting, onTry }: LineProps) {
+export function SaveLine({
+  session: { waiting, settling = 0, online, news, trouble },
+  lasting,
+  onTry,
+}: LineProps) {
+  // Saved is what comes back whatever ends the page: the server has it, and this device has written that down.
+  const saving = waiting.length > 0 || settling > 0;
   if (!online && waiting.length > 0) {
     return (
       <span className="save-state bad" role="alert">
@@ -42,7 +48,7 @@ export function SaveLine({ session: { waiting, online, news, trouble }, lasting,
     return (
       <span className="save-state bad" role="alert">
         This browser keeps nothing (is it a private window?). Leave this page open until it says “Saved”.{' '}
-        {waiting.length > 0 ? 'Saving' : 'Saved'}
+        {saving ? 'Saving' : 'Saved'}
       </span>
     );
   return (
@@ -52,8 +58,8 @@ export function SaveLine({ session: { waiting, online, news, trouble }, lasting,
           {news.who || 'Somebody else'} a moment ago: {news.what}
         </span>
       )}
-      {waiting.length > 0 ? <LoaderCircle size={15} aria-hidden /> : <CircleCheck size={15} aria-hidden />}
-      <span>{waiting.length > 0 ? 'Saving' : 'Saved'}</span>
+      {saving ? <LoaderCircle size={15} aria-hidden /> : <CircleCheck size={15} aria-hidden />}
+      <span>{saving ? 'Saving' : 'Saved'}</span>
     </span>
   );
 }

@@ -115,11 +115,16 @@ function brokenIn(
   const { lesson } = lessons[at]!;
   const own = new Set(lesson.steps.map(({ move }) => move));
   const usable = [...taught, ...own];
-  // Rounds begin elsewhere, too, and waiting leads on from where the class starts.
+  // A way in and a foundation begin elsewhere, and waiting leads on from where the class starts.
   const drift = index.position.get(lesson.root)?.drift;
+  const leadsTo = (place: string, move: string) =>
+    index.exchangesOf(move).some(({ to }) => !isOutcome(to) && to.position === place);
   const reached = new Set([
     lesson.root,
-    ...map.positions.flatMap(({ id, entry = 0 }) => (entry > 0 ? [id] : [])),
+    ...[...own].flatMap((id) => {
+      const move = index.move.get(id);
+      return move && (move.foundation || leadsTo(lesson.root, id)) ? [move.position] : [];
+    }),
     ...(drift && !isOutcome(drift) ? [drift.position] : []),
   ]);
   for (let grown = true; grown; ) {

@@ -30,6 +30,7 @@ import {
   receiveChange,
   reversible,
   type Session,
+  settle,
   takeWaiting,
   viewOf,
   withoutChange,
@@ -392,9 +393,12 @@ const receive =
       return void dispatch(load(address));
     }
     if (next === session) return;
-    dispatch(sessionChanged(next));
     const own = session.waiting.some(({ key }) => key === made.key) ? [made.key] : [];
-    void dispatch(confirm(address, [made], own));
+    dispatch(sessionChanged(own.length > 0 ? settle(next, 1) : next));
+    void dispatch(confirm(address, [made], own)).then(() => {
+      const now = sessionOf(getState(), address);
+      if (now && own.length > 0) dispatch(sessionChanged(settle(now, -1)));
+    });
   };
 
 /** Takes what the server tells by itself. */

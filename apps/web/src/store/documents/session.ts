@@ -77,6 +77,8 @@ export interface Session<D extends AnyDocument = AnyDocument> {
   unheard?: number | undefined;
   undo: Reversible[];
   redo: Reversible[];
+  /** So many changes the server has confirmed and this device has not written down yet: until then a restart would not show them. */
+  settling?: number | undefined;
   /** Whether the server answered when it was tried last. */
   online: boolean;
   /** Why it is missing, or what trouble the server has with what waits. */
@@ -307,6 +309,12 @@ export function makeChange(
     throw error;
   }
 }
+
+/** One more change is being written down as confirmed, or one less. */
+export const settle = (session: Session, by: 1 | -1): Session => ({
+  ...session,
+  settling: Math.max(0, (session.settling ?? 0) + by),
+});
 
 /** A waiting change is on this device's disk now. */
 export function markKept(session: Session, key: string): Session {
