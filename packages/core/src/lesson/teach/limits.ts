@@ -76,9 +76,16 @@ export function safeWords(teach: Teachable, said: Said, technique: Technique, ca
   return [...new Set(words)].map((text) => `${text}.`).join(' ');
 }
 
+/** The book's game of a place is won by a catch that is let go. */
+const winsByCatch = ({ index }: Teachable, position: string): boolean => {
+  const game = index.position.get(position)!.game;
+  return /let go|\bcatch\b|count one/i.test(`${game?.bottom ?? ''} ${game?.top ?? ''}`);
+};
+
 /** One line for the night: what may be finished and what not, the same under Today, in every game and in the rounds. */
-export function tonightsLimit(teach: Teachable, { set }: Pick<Theme, 'set'>): string {
+export function tonightsLimit(teach: Teachable, { set, main, wayIn }: Theme): string {
   const { request } = teach;
+  const played = [main.at, request.root, ...(wayIn ? [wayIn.at] : [])];
   const submissions = set.filter(({ kind }) => kind === 'submission');
   const has = (tags: readonly HazardTag[]) => submissions.some((one) => hasHazard(one, tags));
   const legsNear = [request.root, ...set.map(({ at }) => at)].some((place) => isAmongLegs(teach, place));
@@ -89,7 +96,9 @@ export function tonightsLimit(teach: Teachable, { set }: Pick<Theme, 'set'>): st
   if (submissions.length > 0) parts.push('nothing else is finished');
   else
     parts.push(
-      request.level === 'expert' ? 'submissions: catch, count one, let go' : 'no submissions, top or bottom',
+      request.level === 'expert' || played.some((place) => winsByCatch(teach, place))
+        ? 'submissions: catch, count one, let go'
+        : 'no submissions, top or bottom',
     );
   if (legsNear && !has(LEGS)) parts.push('no attacks on feet and knees');
   if (!has(ARMS) && set.some((one) => one.kind !== 'submission' && hasHazard(one, ARMS)))

@@ -136,7 +136,8 @@ export class Said {
       : lower(this.place(landing.position));
 
   name({ variant, name, move, at }: Technique): string {
-    if (variant) return inApparel(toBottom(name), this.apparel);
+    // "They sat by themselves: stand up": what calls for it is said already.
+    if (variant) return upper(inApparel(toBottom(name.replace(TRIGGER, '')), this.apparel));
     const own = inApparel(toBottom(move.short ?? name), this.apparel);
     return this.twins.has(move.id) ? `${own} from ${lower(this.place(at))}` : own;
   }
@@ -205,7 +206,8 @@ export class Said {
       .map((hold) => `their ${toBottom(unbracketed(holdWords(hold, context, 'top')))}`);
     const who = `${OWN_STANCE[signOf(position.signs, 'own.torso')] ?? 'you down'}, ${TOP_STANCE[signOf(position.signs, 'top.stance')] ?? 'partner on the knees'}`;
     const held = [...own, ...top].join(', ');
-    return inApparel(held ? `${who}; your ${held}` : who, this.apparel);
+    const owned = held.startsWith('both ') ? held.replace(/^both /, 'both your ') : `your ${held}`;
+    return inApparel(held ? `${who}; ${owned}` : who, this.apparel);
   }
   /** How the partner is who does nothing special. */
   still(id: string): string {
@@ -221,6 +223,8 @@ export class Said {
   }
 }
 
+/** What a variant's name says of its moment, in front of what is done. */
+const TRIGGER = /^(?:They|The|Their|Foot|Head|Elbow|Collar)\b[^:]*: /;
 /** Words that name how a part of somebody gets hurt. */
 const HURTS =
   /crown|neck|on the head|straight arm|arm straight|locked|stamp|jerk|yank|crank|on the elbow|on the face|spin/i;
