@@ -144,7 +144,11 @@ describe('a class from every start of the demo', () => {
     );
     expect(forks.length).toBeGreaterThan(classes.length / 2);
     for (const { name, block } of forks) {
-      expect(new Set(block.links.map(({ move }) => move)).size, name).toBe(2);
+      const answers = block.links.map(({ exchange }) => {
+        const { move, variant = '' } = index.exchange.get(exchange)!;
+        return `${move} ${variant}`;
+      });
+      expect(new Set(answers).size, name).toBe(2);
       expect((block.reps - 2) / 2, name).toBeGreaterThanOrEqual(3);
     }
   });

@@ -261,6 +261,7 @@ class Assembly {
       turns: largestGroup(people),
       change: this.around.room.changeOverSeconds,
       limit: tonightsLimit(teach, theme),
+      looked: this.private,
       seen: new Set(),
     };
     const aim = aimOf(room, taught);

@@ -83,7 +83,7 @@ export function drillBlock(room: Room, asked: DrillAsked): Block {
       .map((step, i) => (i === 0 ? upper(step) : step))
       .join(' · ')}.${endWords(room, ends)}`,
     cue: dot(said.cue(technique)),
-    top: calls,
+    top: room.looked ? `${calls} The last one: what the first round showed: ________.` : calls,
     safe: safeWords(teach, said, technique, called ?? counter),
     falling: fallWords(teach, technique),
     lookFor: dot(said.lookFor(technique)),

@@ -90,7 +90,7 @@ export function tonightsLimit(teach: Teachable, { set, main, wayIn }: Theme): st
   const has = (tags: readonly HazardTag[]) => submissions.some((one) => hasHazard(one, tags));
   const legsNear = [request.root, ...set.map(({ at }) => at)].some((place) => isAmongLegs(teach, place));
   const parts: string[] = [];
-  if (has(LEGS)) parts.push('legs: catch, stop, let go; nobody arches, no heel is turned');
+  if (has(LEGS)) parts.push('legs: catch, stop, let go, no arch in games and rounds; no heel is turned');
   if (has(['strangle'])) parts.push('strangles: hands joined, count one, let go');
   if (has(ARMS)) parts.push('joint locks: stop at the catch, count one, let go');
   if (submissions.length > 0) parts.push('nothing else is finished');

@@ -178,6 +178,6 @@ export function firstRound(room: Room, at: string): Block {
   return {
     ...game,
     title: `Round: show what happens from ${lower(said.place(at))}`,
-    note: 'Coach: say nothing; write down what stopped them. It comes back in the last repetition of each block.',
+    note: 'Coach: say nothing; write down what stopped them. It comes back as the last repetition of each block.',
   };
 }

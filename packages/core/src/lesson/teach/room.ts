@@ -14,6 +14,8 @@ export interface Room {
   change: number;
   /** The line that stands under everything that is played. */
   limit: string;
+  /** It began with a round in which the coach only looked: what it showed comes back in each block. */
+  looked: boolean;
   /** Places that people have been in: who holds what is said once. */
   seen: Set<string>;
 }

@@ -206,7 +206,11 @@ export class Said {
       .map((hold) => `their ${toBottom(unbracketed(holdWords(hold, context, 'top')))}`);
     const who = `${OWN_STANCE[signOf(position.signs, 'own.torso')] ?? 'you down'}, ${TOP_STANCE[signOf(position.signs, 'top.stance')] ?? 'partner on the knees'}`;
     const held = [...own, ...top].join(', ');
-    const owned = held.startsWith('both ') ? held.replace(/^both /, 'both your ') : `your ${held}`;
+    const owned = /^both /.test(held)
+      ? held.replace(/^both /, 'both your ')
+      : own.length > 0
+        ? `your ${held}`
+        : held;
     return inApparel(held ? `${who}; ${owned}` : who, this.apparel);
   }
   /** How the partner is who does nothing special. */
