@@ -28,7 +28,7 @@ export interface Arrival {
 }
 
 /** Every exchange that arrives at a position of the map and says how: its move has steps. */
-export function arrivalsOf(map: GuardMap): Arrival[] {
+export const arrivalsOf = remember((map: GuardMap): Arrival[] => {
   const index = indexMap(map);
   return map.exchanges.flatMap((exchange) => {
     const move = index.move.get(exchange.move);
@@ -37,7 +37,7 @@ export function arrivalsOf(map: GuardMap): Arrival[] {
     const to = index.position.get(exchange.to.position);
     return from && to ? arrivalOf(exchange, move, from, to, map.reactions) : [];
   });
-}
+});
 
 /** Followed again only where one of the five has changed. */
 const arrivalOf = remember(
