@@ -228,7 +228,9 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
   // How it starts is what the picture shows.
   const told = toldInFull(block);
   const pictured = plan.lesson && !told && 'start' in block ? block.start?.trim() : undefined;
-  const lines = blockLines(block).filter(({ text }) => text !== pictured);
+  const lines = blockLines(block).filter(
+    ({ text, label = '' }) => text !== pictured && !(told && FOR_THE_SHEET.has(label)),
+  );
   const next = run.segments[run.now!.index + 1];
   const swapped = run.state.swapped.has(block.id);
   const otherSide = segment.turn > 0 && (segment.side !== 'first') !== swapped;
@@ -270,7 +272,7 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
           {segment.kind === 'demo' && <span>Watch</span>}
         </div>
       </div>
-      <div className={styles.brief}>
+      <div className={`${styles.brief} ${told ? styles.told : ''}`}>
         {counting || <BlockPicture plan={plan} block={block} otherSide={otherSide} />}
         <h1>{block.title}</h1>
         {drilled && !counting && (
@@ -321,6 +323,9 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
     </div>
   );
 }
+
+/** What the coach reads on the sheet and nobody across the hall. */
+const FOR_THE_SHEET: ReadonlySet<string> = new Set(['Fall', 'Look for', 'Luck or skill?', 'Then']);
 
 /** Repetitions of a turn, those on the other side among them. */
 const repsOf = ({ reps, otherReps = 0 }: DrilledBlock): number => reps + otherReps;
