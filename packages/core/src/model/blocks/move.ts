@@ -24,5 +24,5 @@ export const move = defineBlock({
       ['all', /[.!?]$/.test(how) && dose ? `${how} Do ${dose}.` : [how, dose].filter(Boolean).join('; ')],
       ['top', partner],
       ['all', note],
-    ),
+    ).map((line) => (line.who === 'top' ? { ...line, label: 'Partner' } : line)),
 });
