@@ -263,6 +263,10 @@ describe('a class from the demo', () => {
     expect(() => planLesson({ ...HOUR, root: 'slx', out: map.moves.map(({ id }) => id) })).toThrow(
       'leave less out, or choose another start',
     );
+    for (const minutes of [5, 10])
+      expect(() => planLesson({ ...HOUR, root: 'butterfly', minutes })).toThrow(
+        /^\d+ minutes hold no class from here: take at least \d+, or drill one block by hand\.$/,
+      );
   });
 });
 

@@ -55,8 +55,18 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const mends = faultBlocks(map, request.faults ?? [], time);
   const again = returnBlocks(map, fromHereFirst(request), { ...time, budget: forAgain - mends.seconds });
   const known = (request.known ?? []).filter((move) => !request.pinned?.includes(move));
-  const assembled = assembleClass(teach, theme, { again: [...mends.blocks, ...again.blocks], room });
+  const before = [...mends.blocks, ...again.blocks];
+  const secondsOf = (list: readonly Block[]) => classSeconds({ ...room, blocks: [...list] });
+  const whole = assembleClass(teach, theme, { again: before, room });
+  // In a class that is too short for both, what is new comes before what comes back.
+  const without = before.length > 0 && secondsOf(whole.blocks) > minutes * MINUTE;
+  const assembled = without ? assembleClass(teach, theme, { again: [], room }) : whole;
   const { blocks } = assembled;
+  const total = secondsOf(blocks);
+  if (total > minutes * MINUTE)
+    throw new RangeError(
+      `${minutes} minutes hold no class from here: take at least ${Math.ceil(total / MINUTE)}, or drill one block by hand.`,
+    );
   const done = new Set(
     blocks.flatMap((block) => ('links' in block ? block.links.map(({ exchange }) => exchange) : [])),
   );
@@ -65,7 +75,7 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const near = [...new Set([root, ...inGuard.map(({ id }) => id)])];
   const value = (moves: readonly string[]) => teach.value(moves, near);
   const taughtMoves = assembled.taught.map(({ technique }) => technique.move.id);
-  const before = value(known);
+  const worthBefore = value(known);
   return {
     lesson: {
       root,
@@ -77,13 +87,13 @@ export function planLesson(request: LessonRequest): PlannedLesson {
       pinned: [...(request.pinned ?? [])],
       out: [...(request.out ?? [])],
       steps: stepsOf(teach, theme, assembled, value, known),
-      returns: again.returned.map(({ exchange, why }) => {
+      returns: (without ? [] : again.returned).map(({ exchange, why }) => {
         const move = indexMap(map).move.get(indexMap(map).exchange.get(exchange)!.move)!;
         return { move: move.id, name: move.name, exchange, why };
       }),
-      faults: mends.taken,
+      faults: without ? [] : mends.taken,
       ...(request.figures && { figures: request.figures }),
-      before,
+      before: worthBefore,
       value: value([...known, ...taughtMoves]),
       withAll: value(teach.techniques.map(({ move }) => move.id)),
       proved: false,
@@ -92,7 +102,7 @@ export function planLesson(request: LessonRequest): PlannedLesson {
     leftOver: theme.set.flatMap(({ base, move }) =>
       done.has(base.exchange.id) || taughtMoves.includes(move.id) ? [] : [base.exchange.id],
     ),
-    total: classSeconds({ ...room, blocks }),
+    total,
     unmet: (request.pinned ?? []).flatMap((id) =>
       taughtMoves.includes(id) ? [] : [indexMap(map).move.get(id)?.name ?? id],
     ),

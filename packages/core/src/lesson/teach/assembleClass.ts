@@ -193,6 +193,7 @@ class Assembly {
       [sizes.rounds > 2, { rounds: sizes.rounds - 1 }],
       [sizes.warm > 120, { warm: sizes.warm - 60 }],
       [sizes.hasFork, { hasFork: false }],
+      [sizes.bouts[0] > 1, { bouts: [1, sizes.bouts[1]] }],
       [this.hasWayIn(sizes), { wayIn: false }],
       [sizes.side > 30, { side: sizes.side - 15 }],
       [sizes.rounds > 1, { rounds: sizes.rounds - 1 }],
