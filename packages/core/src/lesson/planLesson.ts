@@ -19,6 +19,8 @@ import { lower, Said, upper } from './teach/said.ts';
 import { reactionOf, type Teachable, teachable } from './teach/technique.ts';
 
 export interface PlannedLesson {
+  /** What the class is called: its start, in the words of its apparel. */
+  name: string;
   lesson: Lesson;
   blocks: Block[];
   /** Exchanges of the lesson that found no time, for another class. */
@@ -65,7 +67,7 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const total = secondsOf(blocks);
   if (total > minutes * MINUTE)
     throw new RangeError(
-      `${minutes} minutes hold no class from here: take at least ${Math.ceil(total / MINUTE)}, or drill one block by hand.`,
+      `${minutes} minutes hold no class from here. Take at least ${Math.ceil(total / MINUTE)}, or drill one block by hand.`,
     );
   const done = new Set(
     blocks.flatMap((block) => ('links' in block ? block.links.map(({ exchange }) => exchange) : [])),
@@ -77,6 +79,7 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const taughtMoves = assembled.taught.map(({ technique }) => technique.move.id);
   const worthBefore = value(known);
   return {
+    name: new Said(teach).place(root),
     lesson: {
       root,
       level,

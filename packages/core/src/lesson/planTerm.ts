@@ -1,5 +1,3 @@
-import { placeName } from '../body/landingWords.ts';
-import { indexMap } from '../model/indexMap.ts';
 import { helpfulRoot } from './helpfulRoot.ts';
 import { ifAny } from './ifAny.ts';
 import { learn, movesOfLesson, nothingLearnt, returnsOn, type TaughtOn } from './learnt.ts';
@@ -36,7 +34,6 @@ export function planTerm(
   onClass?: (done: number, total: number) => void,
 ): PlannedTermClass[] {
   const { map } = request;
-  const index = indexMap(map);
   const learnt = nothingLearnt();
   const waiting = [...held];
   const queue = [...themes];
@@ -57,7 +54,7 @@ export function planTerm(
     const planned = nextLesson(ask);
     if (!planned) break;
     learn(learnt, { date: when.date, moves: movesOfLesson(planned.lesson), leftOver: planned.leftOver });
-    classes.push({ ...when, name: placeName(index.position.get(planned.lesson.root)!), planned });
+    classes.push({ ...when, name: planned.name, planned });
     onClass?.(i + 1, dates.length);
   }
   return classes;

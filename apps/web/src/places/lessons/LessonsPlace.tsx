@@ -89,9 +89,9 @@ export function LessonsPlace() {
       const planner = thePlanner();
       const on = asked.figures && practice ? mapOn(map, practice, asked.figures) : map;
       const root = wanted ?? (await planner.helpfulRoot({ ...asked, map: on }));
-      const { lesson, blocks, leftOver, next: more } = await planner.planLesson({ ...asked, map: on, root });
+      const planned = await planner.planLesson({ ...asked, map: on, root });
+      const { name: start, lesson, blocks, leftOver, next: more } = planned;
       const taken = (classes ?? []).map(({ id }) => id);
-      const start = map.positions.find(({ id }) => id === root)!.name;
       const { minutes, people, apparel } = asked;
       const head = { format: CLASS_FORMAT, version: CLASS_VERSION, name: start, map: map.id };
       const plan = ClassSchema.parse({

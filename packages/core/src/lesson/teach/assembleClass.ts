@@ -50,6 +50,12 @@ interface Sizes {
 }
 
 const MINUTE = 60;
+/** Repetitions that are wished for: of the main attack and a foundation, of everything else. */
+const REPS = {
+  novice: { main: 8, more: 7 },
+  intermediate: { main: 6, more: 6 },
+  expert: { main: 6, more: 6 },
+} as const;
 /** Play grows to so much of what a level needs; what is left then is spare. */
 const MOST_PLAY = 1.35;
 
@@ -126,7 +132,7 @@ class Assembly {
 
   private first(): Sizes {
     const { level, method, people } = this.teach.request;
-    const [main, more] = level === 'novice' ? [8, 7] : [6, 6];
+    const { main, more } = REPS[level];
     const sides = this.teach.request.sides ?? (this.short ? 1 : 2);
     return {
       main: main + (method === 'reps-first' ? 1 : 0),
@@ -168,7 +174,7 @@ class Assembly {
   /** The class with something less, in the order in which it is missed; the play that a level needs never goes. */
   private lessOf(sizes: Sizes): Sizes | undefined {
     const { level } = this.teach.request;
-    const usual = level === 'novice' ? 8 : 6;
+    const usual = REPS[level].main;
     const taught = this.theme.taught.length - sizes.dropped;
     const cuts: readonly (readonly [boolean, Partial<Sizes>])[] = [
       [sizes.other > 2, { other: sizes.other - 1 }],
@@ -206,12 +212,12 @@ class Assembly {
   /** What the time that is left may go to: play first, then repetitions. */
   private moreOf(sizes: Sizes): Sizes[] {
     const { level, people } = this.teach.request;
-    const usual = level === 'novice' ? [8, 7] : [6, 6];
+    const usual = REPS[level];
     const { bouts, bout } = sizes;
     const growths: readonly (readonly [boolean, Partial<Sizes>])[] = [
       [sizes.side < 120, { side: sizes.side + 15 }],
-      [sizes.more < usual[1]!, { more: sizes.more + 1 }],
-      [sizes.main < usual[0]!, { main: sizes.main + 1 }],
+      [sizes.more < usual.more, { more: sizes.more + 1 }],
+      [sizes.main < usual.main, { main: sizes.main + 1 }],
       [!sizes.look && !this.short, { look: true }],
       [bouts[0] < 3, { bouts: [bouts[0] + 1, bouts[1]] }],
       [sizes.other < 2 && !this.short, { other: 2 }],

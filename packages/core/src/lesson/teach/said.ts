@@ -4,17 +4,11 @@ import { holdWords, wordContext } from '../../body/words.ts';
 import type { Hold } from '../../model/hold.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
 import type { Apparel } from '../../model/primitives.ts';
-import { type ReactionRef, reactionKey } from '../../model/reaction.ts';
+import type { ReactionRef } from '../../model/reaction.ts';
+import { otherWay, reactionWords } from '../../model/reactionWords.ts';
 import { type SignValue, signOf } from '../../model/signs.ts';
 import { type Row, reactionOf, type Teachable, type Technique } from './technique.ts';
 
-/** The other way round: left and right, near and far, in whatever case. */
-const otherWay = (text: string): string =>
-  text.replace(/\b(left|right|near|far)\b/gi, (word) => {
-    const other = { left: 'right', right: 'left', near: 'far', far: 'near' }[word.toLowerCase()]!;
-    if (word === word.toUpperCase()) return other.toUpperCase();
-    return word[0] === word[0]!.toUpperCase() ? upper(other) : other;
-  });
 /** The book speaks as bottom ("our"); a class is said to bottom ("your"). */
 const toBottom = (text: string): string =>
   text
@@ -109,18 +103,10 @@ export class Said {
   they = (row: Row): string => `they ${this.verb(reactionOf(row)!)}`;
 
   /** How a reaction is felt and given here, on its side: in the look's own words, else in the catalogue's, turned. */
-  reaction({ at, look }: Technique, ref: ReactionRef): { feel: string; script: string } {
-    const general = this.teach.index.reaction.get(ref.id);
-    const own = this.teach.index.position
-      .get(at)
-      ?.looks.find(({ id }) => id === look)
-      ?.reactions.find((one) => reactionKey(one) === reactionKey(ref));
-    const turned = (text: string | undefined) => (ref.mirrored ? otherWay(text ?? '') : (text ?? ''));
+  reaction({ move }: Technique, ref: ReactionRef): { feel: string; script: string } {
+    const { feel, script } = reactionWords(this.teach.map, move, ref);
     const say = (text: string) => lower(bare(inApparel(text, this.apparel)));
-    return {
-      feel: say(toBottom(own?.feel || turned(general?.feel))),
-      script: say(toPartner(own?.script || turned(general?.script))),
-    };
+    return { feel: say(toBottom(feel)), script: say(toPartner(script)) };
   }
 
   place(id: string): string {
@@ -240,6 +226,7 @@ const SHORTER: readonly (readonly [RegExp, string])[] = [
   [/ (?:is|are) placed on /, ' on '],
   [/ presse?s? on /, ' on '],
   [/ grips? /, ' on '],
+  [/ two-on-one on /, ' on '],
   [/ cups? /, ' on '],
   [/ posts? on the mat/, ' on the mat'],
   [/left (leg|arm|hand|foot) and right \1/, 'both $1s'],

@@ -1,3 +1,4 @@
+import { OUTCOME_GOOD } from '../../body/landingWords.ts';
 import { playable } from '../../body/playable.ts';
 import type { Exchange } from '../../model/exchange.ts';
 import type { HazardTag } from '../../model/hazards.ts';
@@ -66,16 +67,6 @@ export interface Teachable {
   shares(moves: readonly string[], positions: readonly string[]): ReadonlyMap<string, number>;
 }
 
-/** Endings on top, on the back, or by submission. */
-const GOOD: readonly Outcome[] = [
-  'top-side',
-  'top-mount',
-  'top-knee-on-belly',
-  'top-guard',
-  'back',
-  'submission',
-];
-const EVEN: readonly Outcome[] = ['recovered', 'neutral', 'entangled'];
 /** Attacks that twist or bend a leg. */
 export const TWISTS: readonly HazardTag[] = ['heel-hook', 'toe-hold', 'knee-bar', 'calf-slicer'];
 /** Finishing a joint or a neck; the other hazards belong to how one falls or enters. */
@@ -92,10 +83,11 @@ export const hasHazard = ({ hazards }: Technique, tags: readonly HazardTag[]): b
 
 export const placeIn = (landing: Landing | undefined): string | undefined =>
   landing && !isOutcome(landing) ? landing.position : undefined;
-const endsIn = (landing: Landing, outcomes: readonly Outcome[]): boolean =>
-  isOutcome(landing) && outcomes.includes(landing.outcome);
+/** Whom an end is good for; nobody where it is a place. */
+const goodFor = (landing: Landing): 'own' | 'top' | 'even' | undefined =>
+  isOutcome(landing) ? OUTCOME_GOOD[landing.outcome] : undefined;
 export const endsWell = ({ to }: Row, defends: boolean): boolean =>
-  endsIn(to, GOOD) || (defends && endsIn(to, EVEN));
+  goodFor(to) === 'own' || (defends && goodFor(to) === 'even');
 
 /** A map as two of a level play it: dear, so once for each map and options. */
 const played = new WeakMap<GuardMap, Map<string, { solution: MapSolution; play: LevelPlay }>>();
@@ -279,7 +271,7 @@ export const isAnswerOnly = (technique: Technique): boolean =>
 export function defends(teach: Teachable, position: string): boolean {
   const own = teach.at(position).filter(({ variant }) => !variant);
   const { drift } = teach.index.position.get(position)!;
-  if (own.length > 0 && drift && endsIn(drift, ['passed', 'submitted', 'swept-back'])) return true;
+  if (own.length > 0 && drift && goodFor(drift) === 'top') return true;
   return own.length > 0 && own.filter(({ kind }) => kind === 'retention').length * 2 >= own.length;
 }
 
