@@ -232,6 +232,7 @@ describe('a class from every start of the demo', () => {
       const text = printClass(plan);
       expect(text, name).not.toMatch(/\(other side\)|\bundefined\b|\bNaN\b|%|[+−]\d\.\d\d/);
       expect(text, name).not.toMatch(/\b(?:our|us|ours)\b/);
+      expect(text, name).not.toMatch(/\b(\w{3,}) or \1\b/i);
       if (apparel === 'no-gi')
         expect(text.replace(/collar and sleeve|cross-sleeve/gi, ''), name).not.toMatch(
           /\b(?:sleeve|collar|lapel|cuff|jacket)/i,

@@ -23,10 +23,11 @@ export function fallWords(teach: Teachable, technique: Technique): string {
   const fall = fallOf(technique);
   const { holds } = teach.index.position.get(technique.at)!;
   const low = isLow(teach, technique.at);
-  const holdsHand = holds.some(
-    ({ action, target }) =>
-      ['grip', 'cup', 'two-on-one'].includes(action) && ['wrist', 'sleeve', 'collar'].includes(target.part),
-  );
+  const holdsOn = (...parts: readonly string[]) =>
+    holds.some(
+      ({ action, target }) => ['grip', 'cup', 'two-on-one'].includes(action) && parts.includes(target.part),
+    );
+  const holdsHand = holdsOn('wrist', 'sleeve');
   const letsGo = holds.some(({ action }) => action === 'overhook')
     ? 'You open the overhook as they tip'
     : holdsHand
@@ -41,16 +42,19 @@ export function fallWords(teach: Teachable, technique: Technique): string {
         'You keep the grips until they are down',
       );
     case 'forward':
-      return sentences(
-        'Partner: both hands soft, elbows bent, head aside',
-        'You wait until the hands are down',
-      );
+      // Nobody lands on both hands while one of them is held.
+      return holdsHand
+        ? sentences(
+            'Partner: the free hand soft, elbow bent, head aside',
+            'You let go of the other hand as they tip',
+          )
+        : sentences('Partner: both hands soft, elbows bent, head aside', 'You wait until the hands are down');
     case 'side':
       return low
         ? sentences('Partner: on to hip and shoulder, feet slide out', letsGo)
         : sentences(
             'Partner: bend the knees, seat, then side, chin in, no hand behind',
-            holdsHand ? 'You lower them by the grip' : 'You let them down',
+            holdsHand || holdsOn('collar') ? 'You lower them by the grip' : 'You let them down',
           );
     case 'back':
       return low

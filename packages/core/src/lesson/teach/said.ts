@@ -31,13 +31,14 @@ export const upper = (text: string): string => text && text[0]!.toUpperCase() + 
 export const bare = (text: string): string => text.trim().replace(/[.;,]+$/, '');
 
 const BARE_WORDS: readonly (readonly [RegExp, string])[] = [
-  [/\btrouser (?:cuff|leg)s?\b/gi, 'ankle'],
-  [/\bjackets?\b/gi, 'shoulder'],
-  [/\bsleeves?\b/gi, 'wrist'],
+  [/\btrouser (?:cuff|leg)(s?)\b/gi, 'ankle$1'],
+  [/\bjacket(s?)\b/gi, 'shoulder$1'],
+  [/\b(?:sleeve|cuff)(s?)\b/gi, 'wrist$1'],
   [/\blapels?\b/gi, 'chest'],
-  [/\bcuffs?\b/gi, 'wrist'],
   [/\bcollars?\b/gi, 'neck'],
   [/\btrousers?\b/gi, 'ankles'],
+  // "Both trouser cuffs or ankles": one of them is enough then.
+  [/\b(\w+) or \1\b/gi, '$1'],
 ];
 /** Words of cloth as what is under it, where there is none. */
 const inApparel = (text: string, apparel: Apparel): string =>
