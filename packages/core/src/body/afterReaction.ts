@@ -14,14 +14,15 @@ export function afterReaction(moment: Moment, reaction: Reaction): { moment: Mom
       : moment.holds.filter((hold) =>
           reaction.breaks.some((pattern) => matchesPattern(hold, pattern, 'own')),
         );
-  const busy = new Set(reaction.topTakes.flatMap((hold) => hold.contacts));
+  const { topTakes, topReleases } = reaction;
+  const busy = topTakes.flatMap((hold) => hold.contacts);
   const topHolds = moment.topHolds
-    .filter((hold) => !reaction.topReleases.some((pattern) => matchesPattern(hold, pattern, 'top')))
-    .filter((hold) => !hold.contacts.some((contact) => busy.has(contact)))
-    .concat(reaction.topTakes);
+    .filter((hold) => !topReleases.some((pattern) => matchesPattern(hold, pattern, 'top')))
+    .filter((hold) => !hold.contacts.some((contact) => busy.includes(contact)))
+    .concat(topTakes);
   return {
     moment: {
-      holds: moment.holds.filter((hold) => !broken.includes(hold)),
+      holds: broken.length > 0 ? moment.holds.filter((hold) => !broken.includes(hold)) : moment.holds,
       topHolds,
       signs: { ...moment.signs, ...reaction.changes },
     },

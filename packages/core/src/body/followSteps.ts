@@ -27,7 +27,7 @@ export function followStep(moment: Moment, step: Step): { moment: Moment; troubl
       troubles.push({ step: step.id, trouble: 'keep-released', contact, hold: held });
     }
   }
-  let holds = releaseContacts(moment.holds, step.release);
+  let holds = step.release.length > 0 ? releaseContacts(moment.holds, step.release) : moment.holds;
   for (const wanted of step.take) {
     holds = holds.filter((hold) => !joins(wanted, hold));
     for (const contact of wanted.contacts) {

@@ -167,11 +167,26 @@ export function mirror<K extends keyof Mirrored>(kind: K, value: Mirrored[K]): M
   return (MIRRORS[kind] as unknown as (value: Mirrored[K]) => Mirrored[K])(value);
 }
 
-/** The thing as it is, or on the other side when `mirrored` is set. */
+/** What has been mirrored, by what it was, kind by kind: nothing is ever changed in place. */
+const kept = new Map<keyof Mirrored, WeakMap<object, unknown>>();
+
+/** The thing as it is, or on the other side when `mirrored` is set: then the same one every time it is asked for. */
 export function sided<K extends keyof Mirrored>(
   kind: K,
   value: Mirrored[K],
   mirrored: boolean | undefined,
 ): Mirrored[K] {
-  return mirrored ? mirror(kind, value) : value;
+  if (!mirrored) return value;
+  if (typeof value !== 'object') return mirror(kind, value);
+  let ofKind = kept.get(kind);
+  if (!ofKind) {
+    ofKind = new WeakMap();
+    kept.set(kind, ofKind);
+  }
+  let other = ofKind.get(value) as Mirrored[K] | undefined;
+  if (!other) {
+    other = mirror(kind, value);
+    ofKind.set(value, other);
+  }
+  return other;
 }

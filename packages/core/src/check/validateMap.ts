@@ -1,4 +1,6 @@
 import type { GuardMap } from '../model/map.ts';
+import { checkArrivals } from './arrivals.ts';
+import { checkMoves, checkPositions } from './checkEach.ts';
 import type { Check, CheckContext, Finding, Severity } from './finding.ts';
 import { absentTrigger } from './findings/absentTrigger.ts';
 import { arrivalGap } from './findings/arrivalGap.ts';
@@ -23,9 +25,10 @@ import { leaningWords } from './findings/leaningWords.ts';
 import { limbConflict } from './findings/limbConflict.ts';
 import { lossWithoutTap } from './findings/lossWithoutTap.ts';
 import { likelierOpposed, sameLanding } from './findings/oddChances.ts';
+import { opensExposed } from './findings/opensExposed.ts';
 import { orderFault } from './findings/orderFault.ts';
 import { repeatedWords } from './findings/repeatedWords.ts';
-import { letsUnlisted, shortClash } from './findings/shortNames.ts';
+import { letsUnlisted, moveClash, moveLetsUnlisted, shortClash } from './findings/shortNames.ts';
 import { stepTrouble } from './findings/stepTrouble.ts';
 import { unmetNeed } from './findings/unmetNeed.ts';
 import { unreachable } from './findings/unreachable.ts';
@@ -33,49 +36,55 @@ import { unopposedOnly, untrained } from './findings/untrained.ts';
 import { waitIsLost } from './findings/waitIsLost.ts';
 import { neverPlayed, worthlessHolds, worthlessSuccess } from './findings/worthless.ts';
 
+import { followed } from './walks.ts';
+
 const CHECKS: readonly Check[] = [
   badReference,
-  limbConflict,
-  impossibleSigns,
-  orderFault,
-  chance,
-  clothWithoutJacket,
-  attackWithoutHazard,
-  rollWithoutHazard,
-  barredMove,
-  hole,
-  deadEnd,
   endlessLoop,
   unreachable,
-  unmetNeed,
-  stepTrouble,
-  bareHandover,
-  arrivalGap,
-  arrivalStance,
-  impossibleReaction,
-  sameLanding,
-  freePost,
-  unopposedOnly,
-  untrained,
-  commonReaction,
-  likelierOpposed,
-  repeatedWords,
-  leaningWords,
-  absentTrigger,
-  cheapBreak,
-  waitIsLost,
+  checkPositions(
+    limbConflict,
+    impossibleSigns,
+    deadEnd,
+    unmetNeed,
+    impossibleReaction,
+    waitIsLost,
+    moveClash,
+    letsUnlisted,
+  ),
+  checkMoves(
+    orderFault,
+    followed(opensExposed, stepTrouble, bareHandover),
+    chance,
+    attackWithoutHazard,
+    hole,
+    sameLanding,
+    freePost,
+    unopposedOnly,
+    likelierOpposed,
+    leaningWords,
+    absentTrigger,
+    cheapBreak,
+    lossWithoutTap,
+    moveLetsUnlisted,
+  ),
+  checkArrivals(arrivalGap, arrivalStance),
+  clothWithoutJacket,
   clothMechanic,
   doseTooLong,
-  lossWithoutTap,
+  rollWithoutHazard,
+  barredMove,
+  untrained,
+  commonReaction,
+  repeatedWords,
   shortClash,
-  letsUnlisted,
   worthlessSuccess,
   worthlessHolds,
   neverPlayed,
 ];
 const ORDER: Record<Severity, number> = { error: 0, warning: 1, note: 2 };
 
-/** Everything about a map that deserves a coach's look, errors first, then in the order of the checks. */
+/** Everything about a map that deserves a coach's look, errors first; among them the map, its positions, its moves. */
 export function validateMap(map: GuardMap, context: CheckContext = {}): Finding[] {
   return CHECKS.flatMap((check) => check(map, context)).sort((a, b) => ORDER[a.severity] - ORDER[b.severity]);
 }

@@ -30,6 +30,8 @@ const cache = new WeakMap<GuardMap, MapIndex>();
 export function indexMap(map: GuardMap): MapIndex {
   const known = cache.get(map);
   if (known) return known;
+  let moves: Map<string, Move[]> | undefined;
+  let exchanges: Map<string, Exchange[]> | undefined;
   const index: MapIndex = {
     get system() {
       return byId(map.systems);
@@ -52,8 +54,14 @@ export function indexMap(map: GuardMap): MapIndex {
     get ending() {
       return byId(map.endings);
     },
-    movesOf: (position) => byPosition(map.moves).get(position) ?? NONE,
-    exchangesOf: (move) => byMove(map.exchanges).get(move) ?? NONE,
+    movesOf(position) {
+      moves ??= byPosition(map.moves);
+      return moves.get(position) ?? NONE;
+    },
+    exchangesOf(move) {
+      exchanges ??= byMove(map.exchanges);
+      return exchanges.get(move) ?? NONE;
+    },
   };
   cache.set(map, index);
   return index;

@@ -2,7 +2,7 @@
  * The same function, remembering for each first argument what it made last, as long as the others are the same things,
  * by identity: maps and their parts are never changed in place. What it made is forgotten with its first argument.
  */
-export function remember<A extends readonly [object, ...object[]], R>(
+export function remember<A extends readonly [object, ...unknown[]], R>(
   compute: (...things: A) => R,
 ): (...things: A) => R {
   const made = new WeakMap<object, { with: A; result: R }>();

@@ -4,8 +4,8 @@ import { matchesPattern } from '../../model/holdPattern.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import { reactionWords } from '../../model/reactionWords.ts';
 import { stepsOf } from '../../model/seconds.ts';
-import { checkMoves } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { MoveCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
 
 /** Words of a reaction that speak of a grip, and what has to be held for it to be there. */
 const GRIPS: readonly { word: RegExp; parts?: readonly Part[]; actions?: readonly HoldAction[] }[] = [
@@ -21,7 +21,7 @@ const GRIPS: readonly { word: RegExp; parts?: readonly Part[]; actions?: readonl
  * A reaction whose trigger a move does not have: all it does is break holds, and none of them is there or is taken, or its
  * words speak of a grip that nobody has. It belongs to a sister move of the same look.
  */
-export const absentTrigger: Check = checkMoves((map, move) => {
+export const absentTrigger: MoveCheck = (map, move) => {
   const index = indexMap(map);
   const position = index.position.get(move.position);
   if (!position) return [];
@@ -58,7 +58,7 @@ export const absentTrigger: Check = checkMoves((map, move) => {
       },
     ];
   });
-});
+};
 
 function absentGrip(words: string, holds: readonly Hold[]): string | undefined {
   const missing = GRIPS.find(

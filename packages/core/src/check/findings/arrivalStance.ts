@@ -1,24 +1,22 @@
 import { signWords } from '../../body/words.ts';
 import { type SignValue, signOf } from '../../model/signs.ts';
-import { arrivalsOf, explains } from '../arrivals.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { ArrivalCheck } from '../arrivals.ts';
 
 /** Stances that pass into each other within a move. */
 const LOW: readonly SignValue[] = ['kneeling', 'half-kneeling', 'all-fours', 'squatting'];
 const levelOf = (stance: SignValue): string => (LOW.includes(stance) ? 'low' : stance);
 
-/** Top stands at the end and the destination has top kneeling, or the other way round, and no note says why. */
-export const arrivalStance: Check = (map) =>
-  arrivalsOf(map).flatMap(({ exchange, move, to, reaction, end }): Finding[] => {
-    const [has, wants] = [signOf(end.signs, 'top.stance'), signOf(to.signs, 'top.stance')];
-    if (levelOf(has) === levelOf(wants) || explains(exchange)) return [];
-    return [
-      {
-        code: 'arrival-stance',
-        severity: 'warning',
-        place: { kind: 'exchange', id: exchange.id },
-        sentence: `“${move.name}”${reaction ? `, met by “${reaction.name}”,` : ''} ends with ${signWords('top.stance', has)}; “${to.name}” has ${signWords('top.stance', wants)}.`,
-        mend: 'Let a step change the stance, lead it elsewhere, or say in the note how it comes about.',
-      },
-    ];
-  });
+/** Top stands at the end and the destination has top kneeling, or the other way round. */
+export const arrivalStance: ArrivalCheck = ({ exchange, move, to, reaction, end }) => {
+  const [has, wants] = [signOf(end.signs, 'top.stance'), signOf(to.signs, 'top.stance')];
+  if (levelOf(has) === levelOf(wants)) return [];
+  return [
+    {
+      code: 'arrival-stance',
+      severity: 'warning',
+      place: { kind: 'exchange', id: exchange.id },
+      sentence: `“${move.name}”${reaction ? `, met by “${reaction.name}”,` : ''} ends with ${signWords('top.stance', has)}; “${to.name}” has ${signWords('top.stance', wants)}.`,
+      mend: 'Let a step change the stance, lead it elsewhere, or say in the note how it comes about.',
+    },
+  ];
+};

@@ -1,8 +1,8 @@
 import { edit } from '../../documents/edit.ts';
 import type { HazardTag } from '../../model/hazards.ts';
 import { indexMap } from '../../model/indexMap.ts';
-import type { Move } from '../../model/move.ts';
 import { isOutcome } from '../../model/outcome.ts';
+import type { MoveCheck } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
 
 /** What the usual names of attacks say of their danger. */
@@ -24,27 +24,27 @@ function hazardsInName(name: string): HazardTag[] {
 }
 
 /** A move that ends in a submission and carries no hazard: nobody would be warned. */
-export const attackWithoutHazard: Check = (map) => {
-  const { exchangesOf } = indexMap(map);
-  const attacks = (move: Move) =>
+export const attackWithoutHazard: MoveCheck = (map, move): Finding[] => {
+  const attacks =
     move.kind === 'submission' ||
-    exchangesOf(move.id).some(({ to }) => isOutcome(to) && to.outcome === 'submission');
-  return map.moves
-    .filter((move) => move.hazards.length === 0 && attacks(move))
-    .map((move): Finding => {
-      const hazards = hazardsInName(move.name);
-      return {
-        code: 'attack-without-hazard',
-        severity: 'warning',
-        place: { kind: 'move', id: move.id, path: 'hazards' },
-        sentence: `"${move.name}" attacks a joint or the neck and carries no hazard.`,
-        mend:
-          hazards.length > 0
-            ? `Mark it: ${hazards.map((tag) => tag.replaceAll('-', ' ')).join(', ')}.`
-            : 'Mark what it can hurt, so that sheets and calls carry the caution.',
-        ...(hazards.length > 0 && { command: edit('move', move, { ...move, hazards }) }),
-      };
-    });
+    indexMap(map)
+      .exchangesOf(move.id)
+      .some(({ to }) => isOutcome(to) && to.outcome === 'submission');
+  if (move.hazards.length > 0 || !attacks) return [];
+  const hazards = hazardsInName(move.name);
+  return [
+    {
+      code: 'attack-without-hazard',
+      severity: 'warning',
+      place: { kind: 'move', id: move.id, path: 'hazards' },
+      sentence: `"${move.name}" attacks a joint or the neck and carries no hazard.`,
+      mend:
+        hazards.length > 0
+          ? `Mark it: ${hazards.map((tag) => tag.replaceAll('-', ' ')).join(', ')}.`
+          : 'Mark what it can hurt, so that sheets and calls carry the caution.',
+      ...(hazards.length > 0 && { command: edit('move', move, { ...move, hazards }) }),
+    },
+  ];
 };
 
 /** Who rolls or turns over an arm that is held bent loads its shoulder: the caution belongs to the reaction. */

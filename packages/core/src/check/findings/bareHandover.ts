@@ -1,24 +1,16 @@
 import { joinWords, targetName, wordContext } from '../../body/words.ts';
-import { indexMap } from '../../model/indexMap.ts';
-import type { GuardMap } from '../../model/map.ts';
-import type { Move, Step } from '../../model/move.ts';
+import type { Step } from '../../model/move.ts';
 import { stepsOf } from '../../model/seconds.ts';
-import { checkMoves } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
-import { type Walk, walksOf } from '../walks.ts';
+import type { Walk, WalkCheck } from '../walks.ts';
 
 /**
  * A handover with nothing in hand: a step that lets the last hold on top go, or two holds at once, and takes
  * nothing. The last step of a move is left out: there the next position, or the finish, says what is held.
  */
-export const bareHandover: Check = checkMoves(bareStepsOf);
-
-function bareStepsOf(map: GuardMap, move: Move): Finding[] {
-  const position = indexMap(map).position.get(move.position);
-  if (!position) return [];
+export const bareHandover: WalkCheck = (move, position, walks) => {
   const steps = stepsOf(move).slice(0, -1);
   if (!steps.some(onlyReleases)) return [];
-  const [first = [], ...others] = walksOf(map, position, move).map((walk) => bareSteps(walk, steps));
+  const [first = [], ...others] = walks().map((walk) => bareSteps(walk, steps));
   const context = wordContext(position);
   return first
     .filter(({ step }) => others.every((bare) => bare.some((other) => other.step === step)))
@@ -29,7 +21,7 @@ function bareStepsOf(map: GuardMap, move: Move): Finding[] {
       sentence: `"${move.name}" lets go of ${joinWords(gone.map((hold) => targetName(hold.target, context)))} and takes nothing${last ? ': nothing holds top then' : ''}.`,
       mend: 'Take the next hold before, or in the same step.',
     }));
-}
+};
 
 const onlyReleases = (step: Step): boolean => step.take.length === 0 && step.release.length > 0;
 

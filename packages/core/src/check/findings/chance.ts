@@ -2,19 +2,16 @@ import { edit } from '../../documents/edit.ts';
 import type { Exchange } from '../../model/exchange.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { Move } from '../../model/move.ts';
-import { remember } from '../../model/remember.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { MoveCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
 
 /** A chance that is none, or that says nothing of where it comes from. */
-export const chance: Check = (map) => {
-  const { move } = indexMap(map);
-  return map.exchanges.flatMap((exchange) => {
-    const of = move.get(exchange.move);
-    return of ? troubleOf(exchange, of) : [];
-  });
-};
+export const chance: MoveCheck = (map, move) =>
+  indexMap(map)
+    .exchangesOf(move.id)
+    .flatMap((exchange) => troubleOf(exchange, move));
 
-const troubleOf = remember((exchange: Exchange, { name: move }: Move): Finding[] => {
+function troubleOf(exchange: Exchange, { name: move }: Move): Finding[] {
   const place = { kind: 'exchange' as const, id: exchange.id };
   const found: Finding[] = [];
   if (!(exchange.chance >= 0 && exchange.chance <= 1)) {
@@ -37,4 +34,4 @@ const troubleOf = remember((exchange: Exchange, { name: move }: Move): Finding[]
     });
   }
   return found;
-});
+}

@@ -1,8 +1,8 @@
 import { sided } from '../../body/mirror.ts';
 import { matchesPattern } from '../../model/holdPattern.ts';
 import { indexMap } from '../../model/indexMap.ts';
-import { checkMoves } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { MoveCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
 import { percent } from '../findingWords.ts';
 
 /** A reaction that breaks a hold the move rests on leaves less than this share of the chance. Common practice, no published source. */
@@ -12,7 +12,7 @@ const LEAST_COST = 0.9;
  * A reaction that breaks what the move rests on and costs next to nothing, though no variation answers it: usually it
  * costs 10 to 25 points in a hundred.
  */
-export const cheapBreak: Check = checkMoves((map, move) => {
+export const cheapBreak: MoveCheck = (map, move) => {
   const index = indexMap(map);
   const holds = index.position.get(move.position)?.holds ?? [];
   const restsOn = holds.filter((hold) => move.needsHolds.some((need) => matchesPattern(hold, need, 'own')));
@@ -36,4 +36,4 @@ export const cheapBreak: Check = checkMoves((map, move) => {
       },
     ];
   });
-});
+};

@@ -10,8 +10,10 @@ import type { Check, Finding } from '../finding.ts';
 const LEAST = 3;
 const SHARE = 0.75;
 
-const listed = (position: Position): Set<string> =>
-  new Set(position.looks.flatMap((look) => look.reactions.map(({ id }) => id)));
+const listed = remember(
+  (position: Position): Set<string> =>
+    new Set(position.looks.flatMap((look) => look.reactions.map(({ id }) => id))),
+);
 
 /** What top does in most positions of the same system and stance, but never here as far as the map says. */
 export const commonReaction: Check = ({ positions, moves, reactions }) =>
@@ -26,7 +28,9 @@ const findCommon = remember(
     for (const position of positions) {
       for (const system of position.systems) {
         const key = `${system} ${signOf(position.signs, 'top.stance')}`;
-        groups.set(key, [...(groups.get(key) ?? []), position]);
+        const group = groups.get(key);
+        if (group) group.push(position);
+        else groups.set(key, [position]);
       }
     }
     const seen = new Set<string>();
@@ -34,11 +38,13 @@ const findCommon = remember(
       const counts = new Map<string, number>();
       for (const { id } of group)
         for (const met of lists.get(id)!) counts.set(met, (counts.get(met) ?? 0) + 1);
+      const common = [...counts].filter(([, count]) => count >= LEAST && count >= SHARE * (group.length - 1));
+      if (common.length === 0) return [];
       return group.flatMap((position): Finding[] => {
         const own = lists.get(position.id)!;
         if (own.size === 0 || !moved.has(position.id)) return [];
-        return [...counts]
-          .filter(([id, count]) => !own.has(id) && count >= LEAST && count >= SHARE * (group.length - 1))
+        return common
+          .filter(([id]) => !own.has(id))
           .filter(([id]) => !seen.has(`${position.id} ${id}`) && seen.add(`${position.id} ${id}`))
           .map(([id, count]) => ({
             code: 'common-reaction',

@@ -1,7 +1,8 @@
 import { joinWords } from '../../body/words.ts';
 import { indexMap } from '../../model/indexMap.ts';
-import { isOutcome, type Landing } from '../../model/outcome.ts';
+import { isOutcome } from '../../model/outcome.ts';
 import type { Check } from '../finding.ts';
+import { leadsTo } from '../leadsTo.ts';
 
 /** Positions that lead round and round: from them no outcome and no dead end can be come to. */
 export const endlessLoop: Check = (map) => {
@@ -9,15 +10,16 @@ export const endlessLoop: Check = (map) => {
   const before = new Map<string, string[]>();
   const ends: string[] = [];
   for (const position of map.positions) {
-    const landings: (Landing | undefined)[] = [position.drift];
-    for (const move of index.movesOf(position.id)) {
-      for (const exchange of index.exchangesOf(move.id)) landings.push(exchange.to, exchange.otherwise);
-    }
-    const known = landings.filter((landing) => landing !== undefined);
-    if (known.length === 0 || known.some(isOutcome)) ends.push(position.id);
-    for (const landing of known) {
-      if (isOutcome(landing)) continue;
-      before.set(landing.position, [...(before.get(landing.position) ?? []), position.id]);
+    const { drift } = position;
+    const leads = index.movesOf(position.id).map((move) => leadsTo(index.exchangesOf(move.id)));
+    const deadEnd = !drift && leads.every(({ positions, ends }) => positions.length === 0 && !ends);
+    if (deadEnd || (drift && isOutcome(drift)) || leads.some(({ ends }) => ends)) ends.push(position.id);
+    const places = new Set(leads.flatMap(({ positions }) => positions));
+    if (drift && !isOutcome(drift)) places.add(drift.position);
+    for (const place of places) {
+      const known = before.get(place);
+      if (known) known.push(position.id);
+      else before.set(place, [position.id]);
     }
   }
   const ending = new Set<string>();

@@ -2,11 +2,11 @@ import { checkSweep } from '../../balance/checkSweep.ts';
 import { arcWords, wayWords } from '../../balance/wayWords.ts';
 import { contactName, joinWords } from '../../body/words.ts';
 import { indexMap } from '../../model/indexMap.ts';
-import { checkMoves } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { MoveCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
 
 /** A sweep that sends top where a hand, the head or a foot can still come down, and not where top is weakest. */
-export const freePost: Check = checkMoves((map, move): Finding[] => {
+export const freePost: MoveCheck = (map, move): Finding[] => {
   const position = indexMap(map).position.get(move.position);
   if (!position || move.kind !== 'sweep' || move.direction === undefined) return [];
   const { weakest, free, arc } = checkSweep(position, move);
@@ -20,4 +20,4 @@ export const freePost: Check = checkMoves((map, move): Finding[] => {
       mend: `Take that post first, or send them where they are weakest: ${arcWords(arc)}.`,
     },
   ];
-});
+};

@@ -1,11 +1,10 @@
 import { reactionName } from '../../body/landingWords.ts';
 import { reactionKey } from '../../model/reaction.ts';
-import { checkMoves } from '../checkEach.ts';
-import type { Check } from '../finding.ts';
+import type { MoveCheck } from '../checkEach.ts';
 import { holesOf } from '../holes.ts';
 
 /** A listed reaction without an answer. */
-export const hole: Check = checkMoves((map, of) =>
+export const hole: MoveCheck = (map, of) =>
   holesOf(map, of).map(({ position, move, reaction }) => {
     const name = reactionName(map, reaction);
     return {
@@ -15,7 +14,6 @@ export const hole: Check = checkMoves((map, of) =>
       sentence: `In "${position.name}", "${move.name}" has no answer when top ${lower(name)}.`,
       mend: 'Add the exchange, or take the reaction off this look.',
     };
-  }),
-);
+  });
 
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);

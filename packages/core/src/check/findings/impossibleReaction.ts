@@ -1,49 +1,44 @@
-import { afterReaction } from '../../body/afterReaction.ts';
 import type { Moment } from '../../body/followSteps.ts';
 import { sided } from '../../body/mirror.ts';
 import { tiedBy } from '../../body/tiedLimbs.ts';
 import { conditionWords, contactName, holdWords, patternWords, wordContext } from '../../body/words.ts';
 import type { Hold } from '../../model/hold.ts';
 import { matchesPattern } from '../../model/holdPattern.ts';
-import { byId, indexMap } from '../../model/indexMap.ts';
+import { indexMap } from '../../model/indexMap.ts';
 import type { Move } from '../../model/move.ts';
 import type { Look, Position } from '../../model/position.ts';
 import { type Reaction, type ReactionNeed, type ReactionRef, reactionKey } from '../../model/reaction.ts';
-import { remember } from '../../model/remember.ts';
 import { stepsOf } from '../../model/seconds.ts';
 import { conditionMet, type Facet, signOf } from '../../model/signs.ts';
-import type { Check, Finding } from '../finding.ts';
-import { walk } from '../walks.ts';
+import type { PositionCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
+import { reacted, startOf, walk } from '../walks.ts';
 
 /**
  * A reaction that cannot be done where it is listed: what it needs is never so, a hand it frees or posts is held and the
  * hold is not broken, or it brings about a stance that top has already. What the steps of a move of the look have brought
  * about by then counts too.
  */
-export const impossibleReaction: Check = (map) => {
+export const impossibleReaction: PositionCheck = (map, position) => {
   const index = indexMap(map);
-  return map.positions.flatMap((position) => findingsAt(position, index.movesOf(position.id), map.reactions));
+  const moves = index.movesOf(position.id);
+  return position.looks.flatMap((look) => {
+    const states = statesOf(
+      position,
+      moves.filter((move) => move.look === look.id),
+    );
+    return look.reactions.flatMap((ref) => {
+      const written = index.reaction.get(ref.id);
+      if (!written) return [];
+      const reaction = sided('reaction', written, ref.mirrored);
+      return whyNot(position, states, reaction).map((why) => finding(position, look, ref, reaction, why));
+    });
+  });
 };
-
-const findingsAt = remember(
-  (position: Position, moves: readonly Move[], reactions: readonly Reaction[]): Finding[] =>
-    position.looks.flatMap((look) => {
-      const states = statesOf(
-        position,
-        moves.filter((move) => move.look === look.id),
-      );
-      return look.reactions.flatMap((ref) => {
-        const written = byId(reactions).get(ref.id);
-        if (!written) return [];
-        const reaction = sided('reaction', written, ref.mirrored);
-        return whyNot(position, states, reaction).map((why) => finding(position, look, ref, reaction, why));
-      });
-    }),
-);
 
 /** The position, and what it has become after each step of each move of a look. */
 function statesOf(position: Position, moves: readonly Move[]): Moment[] {
-  const start: Moment = { holds: position.holds, topHolds: position.topHolds, signs: position.signs };
+  const start = startOf(position);
   return [start, ...moves.flatMap((move) => walk(start, stepsOf(move)).after)];
 }
 
@@ -52,7 +47,7 @@ function whyNot(position: Position, states: readonly Moment[], reaction: Reactio
   const held = (hold: Hold) => `bottom has the ${holdWords(hold, context)}`;
   const unmet = reaction.needs.flatMap((need) => unmetNeed(need, states, reaction, position));
   const start = states[0]!;
-  const left = afterReaction(start, reaction).moment;
+  const left = reacted(position, reaction).moment;
   const hands = (['L', 'R'] as const).flatMap((side) => {
     const becomes = reaction.changes[`top.hand${side}`];
     const tie = becomes === 'posted' || becomes === 'free' ? tiedBy(left.holds, `hand${side}`) : undefined;

@@ -1,7 +1,7 @@
 import { signWords } from '../../body/words.ts';
 import { FACETS, type Facet, type Signs, signOf } from '../../model/signs.ts';
-import { checkPositions } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { PositionCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
 
 type Half = [facet: string, values: string[]];
 
@@ -52,7 +52,7 @@ function conflicts(signs: Signs): [Facet, Facet][] {
 }
 
 /** Two signs of one position that cannot both be so, or a posted hand that also holds. */
-export const impossibleSigns: Check = checkPositions((position) => {
+export const impossibleSigns: PositionCheck = (_, position) => {
   const { signs } = position;
   const pairs = conflicts(signs).map(([a, b]) => ({
     words: `${signWords(a, signOf(signs, a))} and ${signWords(b, signOf(signs, b))} cannot both be so`,
@@ -76,4 +76,4 @@ export const impossibleSigns: Check = checkPositions((position) => {
       mend: 'Take one of the two out.',
     }),
   );
-});
+};

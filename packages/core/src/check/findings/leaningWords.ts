@@ -1,13 +1,13 @@
 import { indexMap } from '../../model/indexMap.ts';
-import { checkMoves } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { MoveCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
 
 /** Words that only make sense beside another move's. */
 const LEANS =
   /\b(?:(?:as|see|like) (?:above|before)|same (?:as|way as) (?:above|before)|the same again|ditto)\b/i;
 
 /** Text that leans on a sister: whoever opens this move alone cannot follow it. */
-export const leaningWords: Check = checkMoves((map, move) => {
+export const leaningWords: MoveCheck = (map, move) => {
   const texts = [
     ...[move.steps, ...move.variants.map(({ steps }) => steps)].flat().map(({ text }) => text),
     ...move.cues,
@@ -27,4 +27,4 @@ export const leaningWords: Check = checkMoves((map, move) => {
       mend: 'Say it in full here.',
     } satisfies Finding,
   ];
-});
+};

@@ -1,10 +1,10 @@
 import { limbConflicts } from '../../body/limbConflicts.ts';
 import { wordContext } from '../../body/words.ts';
-import { checkPositions } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { PositionCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
 
 /** One contact that bears two holds in a position, bottom's or top's. */
-export const limbConflict: Check = checkPositions((position) => {
+export const limbConflict: PositionCheck = (_, position) => {
   const context = wordContext(position);
   const find = (list: 'holds' | 'topHolds'): Finding[] =>
     limbConflicts(position[list], context).map((conflict) => ({
@@ -15,4 +15,4 @@ export const limbConflict: Check = checkPositions((position) => {
       mend: 'Give one of the two to another contact, or take it out.',
     }));
   return [...find('holds'), ...find('topHolds')];
-});
+};

@@ -1,14 +1,14 @@
 import { indexMap } from '../../model/indexMap.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
-import { checkMoves } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { MoveCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
 import { metWords } from '../findingWords.ts';
 
 const isTap = (landing: Landing | undefined): boolean =>
   landing !== undefined && isOutcome(landing) && landing.outcome === 'submitted';
 
 /** A row that may end in bottom being submitted and does not say “tap”: a partner who drills it has to know when. */
-export const lossWithoutTap: Check = checkMoves((map, move) =>
+export const lossWithoutTap: MoveCheck = (map, move) =>
   indexMap(map)
     .exchangesOf(move.id)
     .filter(({ to, otherwise, note = '' }) => (isTap(to) || isTap(otherwise)) && !/\btap/i.test(note))
@@ -20,5 +20,4 @@ export const lossWithoutTap: Check = checkMoves((map, move) =>
         sentence: `“${move.name}”, ${metWords(map, exchange)}, may end in a submission of bottom, and nothing says when to tap.`,
         mend: 'Say “tap” in the note, and at what.',
       }),
-    ),
-);
+    );

@@ -2,15 +2,15 @@ import { landingWords } from '../../body/landingWords.ts';
 import { indexMap } from '../../model/indexMap.ts';
 
 import { isOutcome, type Landing } from '../../model/outcome.ts';
-import { checkMoves } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
+import type { MoveCheck } from '../checkEach.ts';
+import type { Finding } from '../finding.ts';
 import { metWords, percent } from '../findingWords.ts';
 
 const where = (landing: Landing): string =>
   isOutcome(landing) ? landing.outcome : `${landing.mirrored ? '~' : ''}${landing.position}`;
 
 /** Success and failure lead to the same place: then the chance says nothing. */
-export const sameLanding: Check = checkMoves((map, move) =>
+export const sameLanding: MoveCheck = (map, move) =>
   indexMap(map)
     .exchangesOf(move.id)
     .filter(({ to, otherwise }) => where(to) === where(otherwise ?? { position: move.position }))
@@ -22,11 +22,10 @@ export const sameLanding: Check = checkMoves((map, move) =>
         sentence: `“${move.name}”, ${metWords(map, exchange)}, leads to “${landingWords(map, exchange.to)}” whether it works or not.`,
         mend: 'Say where failing leads, or where success does.',
       }),
-    ),
-);
+    );
 
 /** More likely against a reaction than when top does nothing: seldom meant, unless a note says so. */
-export const likelierOpposed: Check = checkMoves((map, move) => {
+export const likelierOpposed: MoveCheck = (map, move) => {
   const exchanges = indexMap(map).exchangesOf(move.id);
   const free = exchanges.filter(({ reaction }) => reaction === 'none');
   if (free.length === 0) return [];
@@ -46,4 +45,4 @@ export const likelierOpposed: Check = checkMoves((map, move) => {
       },
     ];
   });
-});
+};

@@ -1,26 +1,32 @@
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
+import type { Move } from '../../model/move.ts';
+import type { Position } from '../../model/position.ts';
+import { remember } from '../../model/remember.ts';
+import type { MoveCheck, PositionCheck } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
 
 type Named = { id: string; name: string; short?: string | undefined };
 
-/** Two things of one kind in one place that are called the same: across the mat nobody can tell them apart. */
+/** Two things of one kind that are called the same: across the mat nobody can tell them apart. */
 export const shortClash: Check = (map) => [
-  ...clashes(map.positions, 'position'),
-  ...clashes(map.reactions, 'reaction'),
-  ...clashes(map.mechanics, 'mechanic'),
-  ...lookGroups(map).flatMap((moves) => clashes(moves, 'move')),
+  ...clashesOf(map.positions, 'position'),
+  ...clashesOf(map.reactions, 'reaction'),
+  ...clashesOf(map.mechanics, 'mechanic'),
 ];
 
-/** Moves that top sees as one are told apart by their names alone. */
-const lookGroups = (map: GuardMap): Named[][] =>
-  map.positions.flatMap((position) =>
-    position.looks.map((look) =>
+/** The same of the moves that top sees as one: only their names tell them apart. */
+export const moveClash: PositionCheck = (map, position) =>
+  position.looks.flatMap((look) =>
+    clashes(
       indexMap(map)
         .movesOf(position.id)
         .filter((move) => move.look === look.id),
+      'move',
     ),
   );
+
+const clashesOf = remember(clashes);
 
 function clashes(things: readonly Named[], kind: 'position' | 'reaction' | 'mechanic' | 'move'): Finding[] {
   const first = new Map<string, Named>();
@@ -42,33 +48,29 @@ function clashes(things: readonly Named[], kind: 'position' | 'reaction' | 'mech
   });
 }
 
-/** A fault that lets a reaction through which top does not do where the fault is made. */
-export const letsUnlisted: Check = (map) => {
-  const { position: positions, reaction } = indexMap(map);
-  const listedIn = new Map(
-    map.positions.map(({ id, looks }) => [
-      id,
-      new Set(looks.flatMap(({ reactions }) => reactions.map((ref) => ref.id))),
-    ]),
+/** A fault of a position that lets a reaction through which top does not do there. */
+export const letsUnlisted: PositionCheck = (map, position) => unlistedBy(map, 'position', position, position);
+
+/** The same of the faults of a move. */
+export const moveLetsUnlisted: MoveCheck = (map, move) =>
+  unlistedBy(map, 'move', move, indexMap(map).position.get(move.position));
+
+function unlistedBy(
+  map: GuardMap,
+  kind: 'position' | 'move',
+  { id: by, name, faults }: Position | Move,
+  position: Position | undefined,
+): Finding[] {
+  const listed = new Set(position?.looks.flatMap(({ reactions }) => reactions.map(({ id }) => id)));
+  return faults.flatMap(({ text, lets = [] }, i) =>
+    lets
+      .filter((id) => !listed.has(id))
+      .map((id) => ({
+        code: 'lets-unlisted',
+        severity: 'note',
+        place: { kind, id: by, path: `faults.${i}` },
+        sentence: `The fault “${text}” of “${name}” lets through “${indexMap(map).reaction.get(id)?.name ?? id}”, which no look of “${position?.name ?? 'its position'}” lists.`,
+        mend: 'List the reaction in the look, or take it out of the fault.',
+      })),
   );
-  const found = (
-    kind: 'position' | 'move',
-    thing: Named & { faults: { text: string; lets?: string[] | undefined }[] },
-    position: string,
-  ): Finding[] =>
-    thing.faults.flatMap(({ text, lets = [] }, i) =>
-      lets
-        .filter((id) => !listedIn.get(position)?.has(id))
-        .map((id) => ({
-          code: 'lets-unlisted',
-          severity: 'note',
-          place: { kind, id: thing.id, path: `faults.${i}` },
-          sentence: `The fault “${text}” of “${thing.name}” lets through “${reaction.get(id)?.name ?? id}”, which no look of “${positions.get(position)?.name ?? position}” lists.`,
-          mend: 'List the reaction in the look, or take it out of the fault.',
-        })),
-    );
-  return [
-    ...map.positions.flatMap((position) => found('position', position, position.id)),
-    ...map.moves.flatMap((move) => found('move', move, move.position)),
-  ];
-};
+}

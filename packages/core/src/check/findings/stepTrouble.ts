@@ -2,37 +2,30 @@ import type { StepTrouble } from '../../body/followSteps.ts';
 import { contactName, targetName, type WordContext, wordContext } from '../../body/words.ts';
 import type { Command } from '../../documents/command.ts';
 import { edit } from '../../documents/edit.ts';
-import { indexMap } from '../../model/indexMap.ts';
-import type { GuardMap } from '../../model/map.ts';
 import type { Move } from '../../model/move.ts';
 import { stepsOf } from '../../model/seconds.ts';
-import { checkMoves } from '../checkEach.ts';
-import type { Check, Finding } from '../finding.ts';
-import { walksOf } from '../walks.ts';
+import type { Finding } from '../finding.ts';
+import type { WalkCheck } from '../walks.ts';
 
 /**
  * A step that lets go of what was not held, lets go too early of a hold marked to be kept, or takes with a limb that is
  * busy. A move may be meant for after a reaction, so only what goes wrong in every way it can begin counts.
  */
-export const stepTrouble: Check = checkMoves(troublesOf);
-
-function troublesOf(map: GuardMap, move: Move): Finding[] {
-  const position = indexMap(map).position.get(move.position);
-  if (!position) return [];
+export const stepTrouble: WalkCheck = (move, position, walks) => {
   const steps = stepsOf(move);
   if (!steps.some((step) => step.take.length + step.release.length > 0)) return [];
   const context = wordContext(position);
   // The last step is where the position ends: there a kept hold may go.
   const early = (trouble: StepTrouble) =>
     trouble.trouble !== 'keep-released' || trouble.step !== steps.at(-1)?.id;
-  const runs = walksOf(map, position, move).map(({ troubles }) => troubles);
+  const runs = walks().map(({ troubles }) => troubles);
   const [first = [], ...others] = runs;
   return first
     .filter(
       (trouble) => early(trouble) && others.every((run) => run.some((other) => sameTrouble(trouble, other))),
     )
     .map((trouble) => describe(move, trouble, context));
-}
+};
 
 const sameTrouble = (a: StepTrouble, b: StepTrouble): boolean =>
   a.step === b.step && a.trouble === b.trouble && a.contact === b.contact;

@@ -1,27 +1,21 @@
 import { edit } from '../../documents/edit.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import type { GuardMap } from '../../model/map.ts';
-import { isOutcome, type Landing } from '../../model/outcome.ts';
+import { isOutcome } from '../../model/outcome.ts';
 import type { Check } from '../finding.ts';
+import { leadsTo } from '../leadsTo.ts';
 
 /** Positions that can be come to from the entries, by exchanges or by drifting. */
 function reachable(map: GuardMap): Set<string> {
   const index = indexMap(map);
   const seen = new Set<string>();
   const open = map.positions.filter((position) => (position.entry ?? 0) > 0).map((position) => position.id);
-  const visit = (landing: Landing | undefined) => {
-    if (landing && !isOutcome(landing)) open.push(landing.position);
-  };
   for (let id = open.pop(); id !== undefined; id = open.pop()) {
     if (seen.has(id)) continue;
     seen.add(id);
-    visit(index.position.get(id)?.drift);
-    for (const move of index.movesOf(id)) {
-      for (const exchange of index.exchangesOf(move.id)) {
-        visit(exchange.to);
-        visit(exchange.otherwise);
-      }
-    }
+    const drift = index.position.get(id)?.drift;
+    if (drift && !isOutcome(drift)) open.push(drift.position);
+    for (const move of index.movesOf(id)) open.push(...leadsTo(index.exchangesOf(move.id)).positions);
   }
   return seen;
 }

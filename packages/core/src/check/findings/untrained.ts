@@ -1,4 +1,5 @@
 import { indexMap } from '../../model/indexMap.ts';
+import type { MoveCheck } from '../checkEach.ts';
 import type { Check, Finding } from '../finding.ts';
 
 /** A reaction that nobody can feel coming cannot be trained; one without a script cannot be given. */
@@ -21,22 +22,20 @@ export const untrained: Check = (map) =>
   });
 
 /** A move that is only answered for when nobody opposes it. */
-export const unopposedOnly: Check = (map) => {
+export const unopposedOnly: MoveCheck = (map, move): Finding[] => {
   const index = indexMap(map);
-  return map.moves.flatMap((move): Finding[] => {
-    const exchanges = index.exchangesOf(move.id);
-    if (exchanges.length === 0 || exchanges.some(({ reaction }) => reaction !== 'none')) return [];
-    const look = index.position.get(move.position)?.looks.find(({ id }) => id === move.look);
-    // Reactions that are listed and not answered are holes, and say so themselves.
-    if (!look || look.reactions.length > 0) return [];
-    return [
-      {
-        code: 'unopposed-only',
-        severity: 'note',
-        place: { kind: 'move', id: move.id },
-        sentence: `"${move.name}" is written for when top does nothing, and for nothing else.`,
-        mend: 'Add what top does about it.',
-      },
-    ];
-  });
+  const exchanges = index.exchangesOf(move.id);
+  if (exchanges.length === 0 || exchanges.some(({ reaction }) => reaction !== 'none')) return [];
+  const look = index.position.get(move.position)?.looks.find(({ id }) => id === move.look);
+  // Reactions that are listed and not answered are holes, and say so themselves.
+  if (!look || look.reactions.length > 0) return [];
+  return [
+    {
+      code: 'unopposed-only',
+      severity: 'note',
+      place: { kind: 'move', id: move.id },
+      sentence: `"${move.name}" is written for when top does nothing, and for nothing else.`,
+      mend: 'Add what top does about it.',
+    },
+  ];
 };

@@ -1,12 +1,11 @@
 import { OUTCOME_GOOD, OUTCOME_WORDS } from '../../body/landingWords.ts';
 import { isOutcome } from '../../model/outcome.ts';
-import { checkPositions } from '../checkEach.ts';
-import type { Check } from '../finding.ts';
+import type { PositionCheck } from '../checkEach.ts';
 
 const MAY_WAIT = /\byou (?:may|can) (?:wait|rest)\b/i;
 
 /** A cue that says one may wait here, and a drift that says waiting is lost. */
-export const waitIsLost: Check = checkPositions(({ id, name, cues, note = '', drift }) => {
+export const waitIsLost: PositionCheck = (_, { id, name, cues, note = '', drift }) => {
   if (!drift || !isOutcome(drift) || OUTCOME_GOOD[drift.outcome] !== 'top') return [];
   const says = [...cues, note].find((text) => MAY_WAIT.test(text));
   if (says === undefined) return [];
@@ -19,4 +18,4 @@ export const waitIsLost: Check = checkPositions(({ id, name, cues, note = '', dr
       mend: 'Let waiting lead to a milder place, or take the cue out.',
     },
   ];
-});
+};
