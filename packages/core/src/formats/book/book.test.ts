@@ -1,8 +1,10 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { GuardMap } from '../../model/map.ts';
 import { guardMap } from '../../test/arbitraries.ts';
 import { smallMap } from '../../test/smallMap.ts';
+import { CLAUSES, HEADING_DEPTH, KEYWORDS } from './keywords.ts';
 import { type GuardBook, parseGuardBook } from './parseGuardBook.ts';
 import { printGuardBook } from './printGuardBook.ts';
 import { escapeText, unescapeText } from './text.ts';
@@ -45,6 +47,22 @@ describe('a guard book', () => {
         expect(printGuardBook(again, 'book', { split })).toEqual(files);
       }),
       { numRuns: 60 },
+    );
+  });
+
+  it('has no keyword that its page in docs leaves out', () => {
+    const page = readFileSync(new URL('../../../../../docs/guard-book.md', import.meta.url), 'utf8');
+    const missing = Object.entries(KEYWORDS).flatMap(([kind, keywords]) => {
+      const marks = '#'.repeat(HEADING_DEPTH[kind as keyof typeof KEYWORDS]);
+      const line = page.split('\n').find((one) => one.startsWith(`- \`${marks} ${kind}\``)) ?? '';
+      const named = line.split(/[:,;.] ?/).map((word) => word.replace(/[*⁺]|\s*\(.*$/g, '').trim());
+      return Object.keys(keywords)
+        .filter((word) => !named.includes(word))
+        .map((word) => `${kind}: ${word}`);
+    });
+    const clauses = page.split('\n').find((line) => line.startsWith('- **step clauses**')) ?? '';
+    expect([...missing, ...Object.keys(CLAUSES).filter((word) => !clauses.includes(`\`${word} `))]).toEqual(
+      [],
     );
   });
 
