@@ -256,6 +256,7 @@ test('what the rules of a class bar is done only for a reason that is kept and p
   request,
 }) => {
   await page.goto(`${demo.url}/club/classes`);
+  await page.getByText('Something else').click();
   await page.getByLabel('Rules').selectOption({ label: 'Youth, gi' });
   await page.getByRole('button', { name: 'A review' }).click();
   await page.getByLabel('All of Half guard, shoulder-lock grip').check();

@@ -1,12 +1,19 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { expect, test } from './app.ts';
+
+/** Opens the form behind the proposals, and says where the class starts. */
+async function startFrom(page: Page, start: string) {
+  await page.getByText('Something else').click();
+  await page.getByLabel('Starts from').selectOption(start);
+}
 
 test('from nothing to a printed sheet: a place, an hour, and the whole class with its reasons', async ({
   page,
   shipped,
 }) => {
   await page.goto(`${shipped.url}/club/classes`);
-  await page.getByLabel('Starts from').selectOption('Cross-sleeve guard, top standing');
+  await startFrom(page, 'Cross-sleeve guard, top standing');
   await page.getByLabel(/Begin from the log/).uncheck();
   await page.getByRole('button', { name: 'Make the class' }).click();
   const tree = page.getByRole('region', { name: 'What it teaches' });
@@ -39,7 +46,7 @@ test('a move is pinned, left out or known already, and the class and its worth a
   shipped,
 }) => {
   await page.goto(`${shipped.url}/club/classes`);
-  await page.getByLabel('Starts from').selectOption('Single-leg X');
+  await startFrom(page, 'Single-leg X');
   await page.getByRole('button', { name: 'Make the class' }).click();
   const tree = page.getByRole('region', { name: 'What it teaches' });
   const first = tree.locator('li[aria-label]').first();
@@ -57,6 +64,34 @@ test('a move is pinned, left out or known already, and the class and its worth a
   await page.keyboard.press('Control+z');
   await expect.poll(taught).toEqual(before);
   await expect(tree.locator(`li[aria-label="${name}"]`)).toHaveCount(1);
+});
+
+test('three classes are proposed, each with a picture and its aim, and each is made at a tap', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/club/classes`);
+  const proposed = page.getByRole('list', { name: 'Proposed classes' });
+  const make = proposed.getByRole('button', { name: /^Make this class/ });
+  await expect(make).toHaveCount(2);
+  const cards = proposed.getByRole('listitem');
+  await expect(cards).toHaveCount(3);
+  await expect(cards.nth(0)).toContainText('Planned for Tuesday 8 December, 18:30.');
+  await expect(cards.nth(1)).toContainText('What the log asks for');
+  for (const at of [1, 2]) {
+    await expect(cards.nth(at)).toContainText(/By the end: \w.*\./);
+    await expect(cards.nth(at).getByRole('img')).toBeVisible();
+  }
+  for (const at of [0, 1]) {
+    await expect(make).toHaveCount(2);
+    const start = (await cards.nth(at + 1).getAttribute('aria-label'))!;
+    await make.nth(at).click();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue(start);
+    await expect(page.getByText(/^\d+:\d\d of 60:00$/)).toBeVisible();
+    await page.getByRole('link', { name: 'New class' }).click();
+  }
+  await cards.nth(0).getByRole('link', { name: 'Open the class' }).click();
+  await expect(page.getByRole('list', { name: 'Time line' })).toBeVisible();
 });
 
 test('a lesson that cannot be says why and what to do', async ({ page, empty, demo }) => {
@@ -112,13 +147,13 @@ test('a lesson from a chain that was kept teaches it; another theme is taken at 
   shipped,
 }) => {
   await page.goto(`${shipped.url}/club/classes`);
-  await page.getByLabel('Starts from').selectOption('From the sleeve to the shoulder');
+  await startFrom(page, 'From the sleeve to the shoulder');
   await page.getByRole('button', { name: 'Make the class' }).click();
   const tree = page.getByRole('region', { name: 'What it teaches' });
   await expect(tree.getByRole('button', { name: /^Pin /, pressed: true }).first()).toBeVisible();
 
   await page.goto(`${shipped.url}/club/classes`);
-  await page.getByLabel('Starts from').selectOption('Cross-sleeve guard, top standing');
+  await startFrom(page, 'Cross-sleeve guard, top standing');
   await page.getByRole('button', { name: 'Make the class' }).click();
   const other = tree.getByRole('group', { name: 'Other themes' }).getByRole('button').first();
   const [first] = /(?<=or: )[^;,]+/.exec((await other.textContent())!)!;
@@ -132,7 +167,7 @@ test('a class begins from the log: the faults first, what comes back, and nothin
   shipped,
 }) => {
   await page.goto(`${shipped.url}/club/classes`);
-  await page.getByLabel('Starts from').selectOption('Single-leg X');
+  await startFrom(page, 'Single-leg X');
   await expect(
     page.getByLabel(/Begin from the log: 3 faults come first, .* moves count as known\.$/),
   ).toBeChecked();

@@ -10,14 +10,34 @@ import { repertoireOf } from './repertoire.ts';
 const TRIED = 8;
 const SETS = 60;
 
+/** A position that a lesson could start from. */
+export interface HelpfulRoot {
+  root: string;
+  /** How often a round comes through it. */
+  visits: number;
+  /** Points a round that three moves from there would add. */
+  helps: number;
+}
+
+type Asked = Omit<LessonRequest, 'root' | 'minutes'> & { without?: readonly string[] | undefined };
+
 /**
- * The position whose lesson would help most: how often a round comes through it × what three moves from there would add.
+ * The position whose lesson would help most.
  * @param request with the positions that are not asked about
  * @throws RangeError where the map cannot be weighed, or nothing in it is for the level
  */
-export function helpfulRoot(
-  request: Omit<LessonRequest, 'root' | 'minutes'> & { without?: readonly string[] | undefined },
-): string {
+export function helpfulRoot(request: Asked): string {
+  const [best] = helpfulRoots(request);
+  if (!best)
+    throw new RangeError('Nothing in this map is for that level yet: take a higher one, or write moves.');
+  return best.root;
+}
+
+/**
+ * Positions whose lesson would help, the best first: how often a round comes through × what three moves would add.
+ * @throws RangeError where the map cannot be weighed
+ */
+export function helpfulRoots(request: Asked): HelpfulRoot[] {
   const { map, level, known, without = [] } = request;
   const options = lessonOptions(request);
   const index = indexMap(map);
@@ -34,10 +54,7 @@ export function helpfulRoot(
     const repertoire = repertoireOf(map, { root: id, options, whole: { solution, play } });
     const choice = { root: id, level, known, mostNew: 3, seconds: () => 1, budget: 10, limit: SETS };
     const { value, before } = chooseRepertoire(map, repertoire, choice);
-    return { id, helps: rate * (value - before) };
+    return { root: id, visits: rate, helps: rate * (value - before) };
   });
-  const [best] = rated.sort((a, b) => b.helps - a.helps || (a.id < b.id ? -1 : 1));
-  if (!best)
-    throw new RangeError('Nothing in this map is for that level yet: take a higher one, or write moves.');
-  return best.id;
+  return rated.sort((a, b) => b.helps - a.helps || (a.root < b.root ? -1 : 1));
 }

@@ -1,5 +1,15 @@
-import { type Beginning, type GuardMap, indexMap, METHODS, SHIPPED_PROFILES } from '@aftersquall/core';
+import {
+  type Beginning,
+  type GuardMap,
+  indexMap,
+  type LastClass,
+  METHODS,
+  mapOn,
+  type Practice,
+  SHIPPED_PROFILES,
+} from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
@@ -10,12 +20,15 @@ import { SelectField } from '../../components/fields/SelectField.tsx';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SidesChoice } from '../../components/SidesChoice.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
+import type { DatedClass } from '../../store/classHead.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { wholeNumber } from './GoalField.tsx';
 import { GoalNumbers } from './GoalNumbers.tsx';
 import styles from './lessons.module.scss';
+import { Proposals } from './Proposals.tsx';
 import type { AskedLesson } from './request.ts';
+import { useProposals } from './useProposals.ts';
 
 const LessonGoal = z.object({
   minutes: wholeNumber(5, 240, 'minutes'),
@@ -37,11 +50,15 @@ interface Props {
   trouble: string;
   /** What the log says it begins from; nothing where nothing is recorded. */
   beginning: Beginning | undefined;
+  practice: Practice | undefined;
+  /** The class that was held last, and the next one of the term that is made already. */
+  last: LastClass | undefined;
+  planned: DatedClass | undefined;
   onBuild: (asked: AskedLesson) => Promise<void>;
 }
 
 /** What a class is about in one line, and who comes: the whole class is made of that. */
-export function LessonForm({ map, trouble, beginning, onBuild }: Props) {
+export function LessonForm({ map, trouble, beginning, practice, last, planned, onBuild }: Props) {
   const dispatch = useAppDispatch();
   const goal = useAppSelector((state) => state.classGoal);
   const { apparel, rules } = useAppSelector(({ settings }) => settings);
@@ -54,6 +71,7 @@ export function LessonForm({ map, trouble, beginning, onBuild }: Props) {
   const { errors, isSubmitting } = form.formState;
   const index = indexMap(map);
   const [params, set] = useAddress();
+  const [opened, setOpened] = useState(params.has('root'));
   const asked = params.get('root') ?? goal.root;
   const root = index.position.has(asked) ? asked : '';
   const roots = rootChoices(map);
@@ -61,45 +79,39 @@ export function LessonForm({ map, trouble, beginning, onBuild }: Props) {
   const ofChain = (chain?.exchanges ?? []).flatMap(
     (id) => index.move.get(index.exchange.get(id)?.move ?? '') ?? [],
   );
-  const build = form.handleSubmit(({ minutes, people }) =>
+  const askedFor = (numbers: z.output<typeof LessonGoal>) => ({
+    ...numbers,
+    apparel,
+    level: goal.level,
+    youth: goal.youth,
+    rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
+    method: goal.method,
+    sides: goal.sides,
+    figures: goal.figures,
+    ...(goal.fromLog && beginning),
+  });
+  const build = form.handleSubmit((numbers) =>
     onBuild({
+      ...askedFor(numbers),
       root: ofChain[0]?.position ?? (root || undefined),
       pinned: [...new Set(ofChain.map(({ id }) => id))],
-      minutes,
-      people,
-      apparel,
-      level: goal.level,
-      youth: goal.youth,
-      rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
-      method: goal.method,
-      sides: goal.sides,
-      figures: goal.figures,
-      ...(goal.fromLog && beginning),
     }),
   );
+  const numbers = LessonGoal.safeParse(goal).data;
+  const figured = useMemo(
+    () => (goal.figures && practice ? mapOn(map, practice, goal.figures) : map),
+    [map, practice, goal.figures],
+  );
+  const most = planned ? 2 : 3;
+  const proposals = useProposals(figured, numbers && askedFor(numbers), {
+    last: planned ? undefined : last,
+    without: planned?.lesson ? [planned.lesson.root] : [],
+    most,
+  });
+  const nothingProposed = !numbers || (proposals?.length === 0 && !planned);
   return (
     <Form onSubmit={build} noValidate className={styles['goal-form']} aria-label="New class">
-      <h2>What is the class about?</h2>
       <div className={styles['goal-line']}>
-        <div className={styles.wide}>
-          <SelectField
-            label="Starts from"
-            value={chain ? asked : root}
-            choices={[
-              { value: '', name: 'What would help most' },
-              ...map.chains.map(({ id, name }) => ({
-                value: CHAIN + id,
-                name,
-                group: 'Chains that were kept',
-              })),
-              ...roots,
-            ]}
-            onChange={(next) => {
-              set({ root: undefined });
-              dispatch(changeGoal({ root: next }));
-            }}
-          />
-        </div>
         <GoalNumbers errors={errors} field={field} />
         <SelectField
           label="Level"
@@ -107,57 +119,86 @@ export function LessonForm({ map, trouble, beginning, onBuild }: Props) {
           choices={LEVELS.map((value) => ({ value, name: value }))}
           onChange={(level) => dispatch(changeGoal({ level: level as (typeof LEVELS)[number] }))}
         />
-      </div>
-      <div className={styles['goal-line']}>
-        <SelectField
-          label="Method"
-          value={goal.method}
-          choices={METHODS.map((value) => ({ value, name: METHOD_WORDS[value] }))}
-          onChange={(method) => dispatch(changeGoal({ method: method as (typeof METHODS)[number] }))}
-        />
         <ApparelChoice above="Apparel" />
-        <SidesChoice value={goal.sides} onChange={(sides) => dispatch(changeGoal({ sides }))} />
-        <RulesChoice />
-        <FiguresChoice value={goal.figures} onChange={(figures) => dispatch(changeGoal({ figures }))} />
-        <label className={`form-check ${styles.youth}`}>
-          <input
-            type="checkbox"
-            className="form-check-input"
-            checked={goal.youth}
-            onChange={({ target }) => dispatch(changeGoal({ youth: target.checked }))}
-          />{' '}
-          Youth class
-        </label>
       </div>
-      {beginning && (
-        <label className={`form-check ${styles.beginning}`}>
-          <input
-            type="checkbox"
-            className="form-check-input"
-            checked={goal.fromLog}
-            onChange={({ target }) => dispatch(changeGoal({ fromLog: target.checked }))}
-          />{' '}
-          Begin from the log: {beginningWords(beginning)}
-        </label>
+      {roots.length > 0 && !nothingProposed && (
+        <Proposals
+          map={map}
+          proposals={proposals}
+          planned={planned}
+          most={most}
+          busy={isSubmitting}
+          onTake={({ root }) => void form.handleSubmit((given) => onBuild({ ...askedFor(given), root }))()}
+        />
       )}
-      <div className={styles['goal-go']}>
-        <button type="submit" className="btn btn-now" disabled={roots.length === 0 || isSubmitting}>
-          {isSubmitting ? 'Choosing…' : 'Make the class'}
-        </button>
-        {roots.length === 0 && (
-          <span>The map has no moves yet: a class is made of them. Write some in the Map.</span>
+      <details open={opened || nothingProposed} onToggle={(event) => setOpened(event.currentTarget.open)}>
+        <summary>Something else</summary>
+        <div className={styles['goal-line']}>
+          <div className={styles.wide}>
+            <SelectField
+              label="Starts from"
+              value={chain ? asked : root}
+              choices={[
+                { value: '', name: 'What would help most' },
+                ...map.chains.map(({ id, name }) => ({
+                  value: CHAIN + id,
+                  name,
+                  group: 'Chains that were kept',
+                })),
+                ...roots,
+              ]}
+              onChange={(next) => {
+                set({ root: undefined });
+                dispatch(changeGoal({ root: next }));
+              }}
+            />
+          </div>
+          <SelectField
+            label="Method"
+            value={goal.method}
+            choices={METHODS.map((value) => ({ value, name: METHOD_WORDS[value] }))}
+            onChange={(method) => dispatch(changeGoal({ method: method as (typeof METHODS)[number] }))}
+          />
+        </div>
+        <div className={styles['goal-line']}>
+          <SidesChoice value={goal.sides} onChange={(sides) => dispatch(changeGoal({ sides }))} />
+          <RulesChoice />
+          <FiguresChoice value={goal.figures} onChange={(figures) => dispatch(changeGoal({ figures }))} />
+          <label className={`form-check ${styles.youth}`}>
+            <input
+              type="checkbox"
+              className="form-check-input"
+              checked={goal.youth}
+              onChange={({ target }) => dispatch(changeGoal({ youth: target.checked }))}
+            />{' '}
+            Youth class
+          </label>
+        </div>
+        {beginning && (
+          <label className={`form-check ${styles.beginning}`}>
+            <input
+              type="checkbox"
+              className="form-check-input"
+              checked={goal.fromLog}
+              onChange={({ target }) => dispatch(changeGoal({ fromLog: target.checked }))}
+            />{' '}
+            Begin from the log: {beginningWords(beginning)}
+          </label>
         )}
-        {trouble && (
-          <span className="hazard" role="alert">
-            {trouble}
-          </span>
-        )}
-      </div>
-      <p className="soft">
-        One place to start from, one thing top does at a time, each new link practised many times and put to
-        what is known already. What is taught is what a round from there is worth most with; you pin, leave
-        out and move what you like.
-      </p>
+        <div className={styles['goal-go']}>
+          <button type="submit" className="btn btn-now" disabled={roots.length === 0 || isSubmitting}>
+            {isSubmitting ? 'Choosing…' : 'Make the class'}
+          </button>
+          {roots.length === 0 && (
+            <span>The map has no moves yet: a class is made of them. Write some in the Map.</span>
+          )}
+        </div>
+      </details>
+      {trouble && (
+        <p className="hazard" role="alert">
+          {trouble}
+        </p>
+      )}
     </Form>
   );
 }

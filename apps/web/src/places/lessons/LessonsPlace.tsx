@@ -21,7 +21,7 @@ import { SaveState } from '../../components/SaveState.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
 import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
 import { startGoal } from '../../store/classGoal.ts';
-import { byDay, headOf } from '../../store/classHead.ts';
+import { byDay, headOf, isDated, nextOf } from '../../store/classHead.ts';
 import { createFresh } from '../../store/documents/createFresh.ts';
 import { forgetDocument } from '../../store/documents/engine.ts';
 import { useDocument, useEditedDocument } from '../../store/documents/useDocument.ts';
@@ -49,7 +49,11 @@ export function LessonsPlace() {
     () => (classes ?? []).map(headOf).filter((plan) => plan.map === map.id),
     [classes, map.id],
   );
-  const { practice, held } = useHeld(map, heads);
+  const { practice, held, isRecorded } = useHeld(map, heads);
+  const dated = heads.filter(isDated).toSorted(byDay);
+  const last = pastOf(heads)
+    .toSorted(byDay)
+    .findLast(({ lesson }) => lesson);
   const beginning = useMemo(
     () =>
       practice && practice.sessions.length > 0
@@ -196,7 +200,16 @@ export function LessonsPlace() {
               {asReview ? (
                 <ReviewForm key={map.id} map={map} onBuild={build} />
               ) : (
-                <LessonForm key={map.id} map={map} trouble={trouble} beginning={beginning} onBuild={teach} />
+                <LessonForm
+                  key={map.id}
+                  map={map}
+                  trouble={trouble}
+                  beginning={beginning}
+                  practice={practice}
+                  last={last?.lesson && { name: last.name, root: last.lesson.root }}
+                  planned={nextOf(dated, isRecorded)}
+                  onBuild={teach}
+                />
               )}
             </>
           ) : open?.shown ? (
