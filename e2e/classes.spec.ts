@@ -188,7 +188,8 @@ test('without the jacket what needs it is left out, and one side takes half the 
     .getByRole('button', { name: 'One' })
     .click();
   await expect.poll(total).toBeLessThan(both);
-  await page.getByRole('button', { name: 'Add water' }).click();
+  await page.getByRole('button', { name: 'Add a block' }).click();
+  await page.getByRole('option', { name: /^Water/ }).click();
   const water = page.getByRole('region', { name: 'Water' });
   await water.getByLabel('Seconds').fill('90');
   await page.keyboard.press('Enter');
@@ -198,12 +199,41 @@ test('without the jacket what needs it is left out, and one side takes half the 
   await expect.poll(total).toBe(wet - 90);
 });
 
+test('anything of the map is put into a class: by a search, or from its sheet', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/club/classes/tuesday`);
+  const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
+  await expect(blocks.first()).toBeVisible();
+  const count = await blocks.count();
+  const add = async (typed: string, option: RegExp) => {
+    await page.getByRole('button', { name: 'Add a block' }).click();
+    await page.getByLabel('What to add').fill(typed);
+    await page.getByRole('option', { name: option }).first().click();
+  };
+  await add('hip bump', /^Hip bump drill/);
+  await expect(page.getByRole('region', { name: /hip bump/i }).getByLabel('Start')).toHaveValue(/wrist/);
+  await expect(blocks).toHaveCount(count + 1);
+  await add('single-leg x', /^Single-leg X game from here/);
+  await expect(page.getByRole('region', { name: /^Game: / }).getByLabel('Bottom')).not.toHaveValue('');
+  await add('granby', /movement/);
+  await expect(blocks).toHaveCount(count + 3);
+
+  await page.goto(`${shipped.url}/map/kelpwick?sel=move.lasso-tilt`);
+  await page.getByRole('button', { name: 'Add it to a class' }).click();
+  await page.getByRole('button', { name: /^Tuesday/ }).click();
+  await expect(page).toHaveURL(/classes\/tuesday$/);
+  await expect(blocks).toHaveCount(count + 4);
+  await page.getByRole('heading', { name: 'Lessons' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(blocks).toHaveCount(count + 3);
+});
+
 test('a class is undone as a map is, and the map is left alone', async ({ page, demo, request }) => {
   await page.goto(`${demo.url}/club/classes/tuesday`);
   const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
   await expect(blocks.first()).toBeVisible();
   const count = await blocks.count();
-  await page.getByRole('button', { name: 'Add water' }).click();
+  await page.getByRole('button', { name: 'Add a block' }).click();
+  await page.getByRole('option', { name: /^Water/ }).click();
   await expect(blocks).toHaveCount(count + 1);
   await page.getByLabel('Minutes', { exact: true }).fill('75');
   await page.getByLabel('Minutes', { exact: true }).press('Enter');

@@ -151,10 +151,12 @@ export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.t
 export { type OtherTheme, otherThemes } from './lesson/otherThemes.ts';
 export { type PlannedClass, planClass } from './lesson/planClass.ts';
 export { type PlannedLesson, planLesson } from './lesson/planLesson.ts';
-export { type LastClass, type Proposal, proposeClasses } from './lesson/proposeClasses.ts';
 export { type PlannedTermClass, planTerm, type TermRequest } from './lesson/planTerm.ts';
+export { type LastClass, type Proposal, proposeClasses } from './lesson/proposeClasses.ts';
 export { renewLinks, staleLinks } from './lesson/renewLinks.ts';
 export { repertoireOf, repertoireValue } from './lesson/repertoire.ts';
+export { standsOn } from './lesson/standsOn.ts';
+export { singleBlock, type Wanted } from './lesson/teach/singleBlock.ts';
 export {
   type DatedLesson,
   type RetentionLine,

@@ -1,8 +1,16 @@
 import '../jitless.ts';
-import { helpfulRoot, otherThemes, planClass, planLesson, planTerm, proposeClasses } from '@aftersquall/core';
+import {
+  helpfulRoot,
+  otherThemes,
+  planClass,
+  planLesson,
+  planTerm,
+  proposeClasses,
+  singleBlock,
+} from '@aftersquall/core';
 import { expose } from 'comlink';
 
-const planner = { planClass, planLesson, planTerm, otherThemes, helpfulRoot, proposeClasses };
+const planner = { planClass, planLesson, planTerm, otherThemes, helpfulRoot, proposeClasses, singleBlock };
 export type Planner = typeof planner;
 
 expose(planner);

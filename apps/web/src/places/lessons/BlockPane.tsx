@@ -12,10 +12,12 @@ import {
   type Issue,
   isDrilled,
   isPlayed,
+  joinWords,
   lanesOn,
   type PlayedBlock,
   RESISTANCES,
   type RepSum,
+  standsOn,
   turnBlock,
 } from '@aftersquall/core';
 import { ArrowLeft, ArrowRight, Copy, FlipHorizontal2, SquareSplitHorizontal } from 'lucide-react';
@@ -65,6 +67,7 @@ export function BlockPane({
   onRemove,
 }: Props) {
   const { total, turns, work } = blockTime(block, plan);
+  const stands = map ? standsOn(map, plan.blocks, plan.blocks.indexOf(block), plan.lesson?.known ?? []) : [];
   const shift = 'sides' in block ? work / (3 * block.sides) : work / 3;
   return (
     <PartScope part={`block/${block.id}`}>
@@ -99,6 +102,9 @@ export function BlockPane({
         </header>
         <SavedField label="Title" value={block.title} onSave={(title) => onChange({ ...block, title })} />
         {block.why && <p className={styles.why}>{block.why}</p>}
+        {stands.length > 0 && (
+          <p className="soft small mb-1">Stands on {joinWords(stands)}: no earlier block teaches it.</p>
+        )}
         {turns === 3 && (
           <p className="soft small mb-1">
             A works with B, B with C, C with A: one waits {clock(shift)} at a time.

@@ -31,9 +31,10 @@ import {
   splitBlock,
   staleLinks,
   trioSeconds,
+  type Wanted,
 } from '@aftersquall/core';
-import { Droplets, FileDown, Trash2 } from 'lucide-react';
-import { type ReactNode, useState } from 'react';
+import { FileDown, Trash2 } from 'lucide-react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { ApparelToggle } from '../../components/ApparelToggle.tsx';
 import { clock } from '../../components/clock.ts';
@@ -45,7 +46,9 @@ import { useDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
 import { useFigures } from '../../store/records/useFigures.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useAddress } from '../../store/useAddress.ts';
 import { thePlanner } from '../../workers/planner.ts';
+import { AddBlock } from './AddBlock.tsx';
 import { Barred } from './Barred.tsx';
 import { BlockPane } from './BlockPane.tsx';
 import { ClassDay } from './ClassDay.tsx';
@@ -55,6 +58,15 @@ import styles from './lessons.module.scss';
 import { PrintChoice } from './PrintChoice.tsx';
 import { requestOf } from './request.ts';
 import { TimeLine } from './TimeLine.tsx';
+
+const WATER: Block = { kind: 'rest', id: 'rest', title: 'Water', note: '', why: '', seconds: 60 };
+
+/** What an address asks to be put in: `exchange.ID,move.ID`. */
+const wantedOf = (asked: string): Wanted[] =>
+  asked.split(',').flatMap((one) => {
+    const [, kind, id] = /^(mechanic|move|exchange|position)\.(.+)$/.exec(one) ?? [];
+    return id ? [{ kind, id } as Wanted] : [];
+  });
 
 interface Props {
   plan: ClassPlan;
@@ -75,8 +87,8 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
   const chosenRules = useAppSelector(({ settings }) => settings.rules);
   const rules = SHIPPED_PROFILES.find(({ id }) => id === (plan.lesson?.rules ?? chosenRules));
   // A review has no level of its own: what is chosen alone decides.
-  const asked = { level: 'expert' as const, ...plan.lesson, apparel: plan.apparel, rules };
-  const barred = barredBlocks(plan.blocks, lessonRules(asked));
+  const held = { level: 'expert' as const, ...plan.lesson, apparel: plan.apparel, rules };
+  const barred = barredBlocks(plan.blocks, lessonRules(held));
   const total = classSeconds(plan);
   const budget = plan.minutes * 60;
   const change = (command: Command, announce?: string): Issue[] =>
@@ -102,6 +114,35 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
     const [first, second] = splitBlock(one, taken);
     change(batch([edit('block', one, first), put('block', second, taken.indexOf(one.id) + 1)]));
   };
+  /** Puts blocks in at a place; what cannot be one says why. */
+  const add = async (all: readonly (Wanted | 'water')[], to: number) => {
+    if (!figured) return;
+    setBusy(true);
+    try {
+      const made: Block[] = [];
+      for (const wanted of all) {
+        const one =
+          wanted === 'water' ? WATER : await thePlanner().singleBlock(requestOf(figured, plan), wanted);
+        made.push({ ...one, id: freshId(one.id, [...taken, ...made.map(({ id }) => id)]) });
+      }
+      change(batch(made.map((one, i) => put('block', one, to + i))));
+      setPicked(made.at(-1)?.id);
+    } catch (error) {
+      dispatch(notify({ text: (error as Error).message }));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const [params, setParams] = useAddress();
+  const asked = params.get('add');
+  const taking = useRef<string>(undefined);
+  useEffect(() => {
+    if (!asked || !figured || taking.current === asked) return;
+    taking.current = asked;
+    setParams({ add: undefined }, { replace: true });
+    // Drills stand together: behind the last of them.
+    void add(wantedOf(asked), plan.blocks.findLastIndex(isDrilled) + 1);
+  });
   const takeOut = (one: Block) => change(remove('block', one.id), `Took out “${one.title}”.`);
   const onKey = (one: Block, key: 'duplicate' | 'split' | 'remove') => {
     if (key === 'duplicate') putAfter(one, duplicateBlock(one, taken));
@@ -193,7 +234,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
             </button>
           </div>
         </Total>
-        <Barred barred={barred} rules={lessonRulesWords(asked)} onOpen={setPicked} />
+        <Barred barred={barred} rules={lessonRulesWords(held)} onOpen={setPicked} />
         {map && (
           <Changed
             map={map}
@@ -215,6 +256,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
             onKey={onKey}
           />
         )}
+        {figured && <AddBlock map={figured} busy={busy} onAdd={(wanted) => void add([wanted], at + 1)} />}
         {block && (
           <BlockPane
             key={block.id}
@@ -234,18 +276,6 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
         {plan.blocks.length === 0 && (
           <p>Nothing fits into {plan.minutes} minutes. Take more time or fewer goals.</p>
         )}
-        <button
-          type="button"
-          className="btn btn-sm btn-plain"
-          onClick={() => {
-            const id = freshId('rest', taken);
-            const water: Block = { kind: 'rest', id, title: 'Water', note: '', why: '', seconds: 60 };
-            if (block) putAfter(block, water);
-            else change(put('block', water));
-          }}
-        >
-          <Droplets size={14} aria-hidden /> Add water
-        </button>
         {map && plan.leftOver.length > 0 && <LeftOver map={map} ids={plan.leftOver} />}
         <ClassPaper plan={plan} map={map} paper={paper} barred={barred} />
       </div>

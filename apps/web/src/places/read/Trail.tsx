@@ -2,6 +2,7 @@ import { freshId, type GuardMap, indexMap, landingWords, put } from '@aftersqual
 import { Check, ListOrdered, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { AddToClass } from '../../components/AddToClass.tsx';
 import { classAddress } from '../../components/addresses.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
@@ -53,6 +54,7 @@ export function Trail({ map, trail, onBack }: Props) {
         {kept === key && <Check size={14} aria-hidden />}{' '}
         {kept === key ? 'Kept in the map' : 'Keep this chain'}
       </button>
+      <AddToClass map={map.id} things={steps.map(({ id }) => `exchange.${id}`)} label="Add them to a class" />
       <Link
         className="btn btn-sm btn-now"
         to={`${classAddress()}?goal=${steps.map(({ id }) => id).join(',')}`}

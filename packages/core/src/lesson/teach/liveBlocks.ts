@@ -152,7 +152,7 @@ export function roundsBlock(room: Room, { at, rounds, side, test }: RoundsAsked)
     hazards: hazardsOf(room),
     start: `${startOf(room, at)} ${people > 3 ? 'New partner each round; swap' : 'Swap'} at half time. ${heat}`,
     bottom: 'Tonight first, then everything you know; points as in the games.',
-    top: 'Everything that is allowed. Kneel on to the chest, never drop.',
+    top: 'Everything that is allowed. Come down slowly, chest to chest; no knee on them.',
     ends: 'A pass, a sweep, both standing or a tap: back to the start.',
     restart: '',
     limit,

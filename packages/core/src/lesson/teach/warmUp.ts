@@ -5,7 +5,7 @@ import { clip } from '../lessonWords.ts';
 import { sentences } from '../roleWords.ts';
 import { fallDrills } from './falls.ts';
 import type { Room } from './room.ts';
-import { bare, CLOTH } from './said.ts';
+import { bare, CLOTH, type Said } from './said.ts';
 
 const MINUTE = 60;
 /** A movement takes at most so long. */
@@ -51,7 +51,7 @@ export function warmUp(room: Room, seconds: number): Block[] {
   const drills = chosen.map((mechanic, i): Block => {
     const each = Math.min(LONGEST, Math.floor(left / (chosen.length - i) / 30) * 30);
     left -= each;
-    return mechanicBlock(room, mechanic, each);
+    return mechanicBlock(said, mechanic, each);
   });
   const movement = (id: string, title: string, how: string, length: number): Block => ({
     kind: 'move',
@@ -73,7 +73,7 @@ export function warmUp(room: Room, seconds: number): Block[] {
   ];
 }
 
-function mechanicBlock({ said }: Room, mechanic: Mechanic, seconds: number): Block {
+export function mechanicBlock(said: Said, mechanic: Mechanic, seconds: number): Block {
   const { id, name, form, how, said: short, partner, cues, note, hazards, dose = '' } = mechanic;
   const care = note && /sore|left out|slow|neck/i.test(note) ? bare(said.toBottom(note)) : undefined;
   return {

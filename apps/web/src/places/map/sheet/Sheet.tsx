@@ -1,6 +1,7 @@
 import { duplicatePosition, indexMap, remove } from '@aftersquall/core';
 import { Copy, FlipHorizontal2, Trash2, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { AddToClass } from '../../../components/AddToClass.tsx';
 import { DraftScope } from '../../../components/fields/useDraft.tsx';
 import { IconButton } from '../../../components/IconButton.tsx';
 import { changeMap } from '../../../store/openMap.ts';
@@ -14,6 +15,9 @@ import { PositionSheet } from './PositionSheet.tsx';
 import { ReactionSheet } from './ReactionSheet.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
+
+/** What can be a block of a class. */
+const TAUGHT: readonly string[] = ['position', 'move', 'exchange', 'mechanic'];
 
 /** Everything about the selected thing, to be read and changed. */
 export function Sheet({
@@ -68,6 +72,9 @@ export function Sheet({
               <FlipHorizontal2 size={16} aria-hidden />
             </IconButton>
           </>
+        )}
+        {thing && TAUGHT.includes(kind) && (
+          <AddToClass map={map.id} things={[`${kind}.${id}`]} label="Add it to a class" />
         )}
         {thing && (
           <IconButton bare label={`Remove this ${kind}`} onClick={takeOut}>
