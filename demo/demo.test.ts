@@ -8,6 +8,7 @@ import {
   parseMapFile,
   printGuardBook,
   translateApparel,
+  turnIn,
   validateMap,
   weighMap,
 } from '@aftersquall/core';
@@ -183,10 +184,9 @@ describe('the demo club', () => {
 
   it('has chains that are walks, habits of what the looks list, and a class of answers that are there', () => {
     for (const { id, exchanges } of map.chains) {
-      const walk = exchanges.map((exchange) => index.exchange.get(exchange)!);
-      walk.slice(1).forEach((exchange, i) => {
-        const from = index.move.get(exchange.move)!.position;
-        expect([id, walk[i]!.to]).toEqual([id, { position: from }]);
+      const walk = exchanges.map((turn) => turnIn(map, turn)!);
+      walk.slice(1).forEach(({ at }, i) => {
+        expect([id, walk[i]!.to]).toEqual([id, { position: at }]);
       });
     }
     const plan = ClassSchema.parse(JSON.parse(readFileSync(here('tuesday.class.json'), 'utf8')));

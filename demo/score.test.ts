@@ -1,4 +1,4 @@
-import { holdScore, indexMap, isOutcome } from '@aftersquall/core';
+import { exchangeOf, holdScore, indexMap, isOutcome } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
 import { readDemo } from './readDemo.ts';
 
@@ -28,7 +28,10 @@ describe('the hold score of what the demo teaches', () => {
             expect(bar.to).toBeGreaterThan(bar.from);
             expect(bar.to).toBeLessThanOrEqual(seconds);
             const next = inOrder[i + 1];
-            if (next) expect(next.from, chain.join(' ')).toBeGreaterThanOrEqual(bar.to);
+            if (next)
+              expect(next.from, chain.map((turn) => JSON.stringify(turn)).join(' ')).toBeGreaterThanOrEqual(
+                bar.to,
+              );
           }
         }
         for (const { at } of [...steps, ...top]) expect(at).toBeLessThanOrEqual(seconds);
@@ -37,7 +40,7 @@ describe('the hold score of what the demo teaches', () => {
 
   it('takes as long as its exchanges', () => {
     for (const [first] of chains) {
-      const exchange = index.exchange.get(first!)!;
+      const exchange = index.exchange.get(exchangeOf(first!)!)!;
       const { seconds, steps } = holdScore(map, [first!]);
       expect(seconds).toBeGreaterThanOrEqual(steps.reduce((sum, step) => sum + step.seconds, 0));
       expect(exchange.stops === undefined || steps.length <= exchange.stops).toBe(true);

@@ -73,7 +73,7 @@ test('three classes are proposed, each with a picture and its aim, and each is m
   await page.goto(`${shipped.url}/club/classes`);
   const proposed = page.getByRole('list', { name: 'Proposed classes' });
   const make = proposed.getByRole('button', { name: /^Make this class/ });
-  await expect(make).toHaveCount(2);
+  await expect(make).toHaveCount(2, { timeout: 40_000 });
   const cards = proposed.getByRole('listitem');
   await expect(cards).toHaveCount(3);
   await expect(cards.nth(0)).toContainText('Planned for Tuesday 8 December, 18:30.');
@@ -83,7 +83,7 @@ test('three classes are proposed, each with a picture and its aim, and each is m
     await expect(cards.nth(at).getByRole('img')).toBeVisible();
   }
   for (const at of [0, 1]) {
-    await expect(make).toHaveCount(2);
+    await expect(make).toHaveCount(2, { timeout: 40_000 });
     const start = (await cards.nth(at + 1).getAttribute('aria-label'))!;
     await make.nth(at).click();
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue(start);
@@ -142,7 +142,7 @@ test('a position that is weighed becomes a lesson; an odd number says what the t
   await expect(page.getByText(/^One group of three: two work, the third counts faults; they/)).toBeVisible();
 });
 
-test('a lesson from a chain that was kept teaches it; another theme is taken at a tap', async ({
+test('a lesson along a chain that was kept, forward and from its end; another theme is taken at a tap', async ({
   page,
   shipped,
 }) => {
@@ -150,7 +150,17 @@ test('a lesson from a chain that was kept teaches it; another theme is taken at 
   await startFrom(page, 'From the sleeve to the shoulder');
   await page.getByRole('button', { name: 'Make the class' }).click();
   const tree = page.getByRole('region', { name: 'What it teaches' });
-  await expect(tree.getByRole('button', { name: /^Pin /, pressed: true }).first()).toBeVisible();
+  const chain = tree.getByRole('group', { name: 'The chain it goes along' });
+  await expect(chain).toContainText('Along “From the sleeve to the shoulder”, from its start');
+  const line = page.getByRole('list', { name: 'Time line' });
+  const titles = () =>
+    line.getByRole('listitem').evaluateAll((items) => items.map((item) => item.getAttribute('aria-label')!));
+  expect(await titles()).toContain('The whole way');
+  const answers = async () => (await titles()).filter((title) => /hug the near leg|log roll/i.test(title));
+  expect(await answers()).toEqual([expect.stringMatching(/hug/i), expect.stringMatching(/log roll/i)]);
+  await chain.getByRole('button', { name: /turn it round/ }).click();
+  await expect(chain).toContainText('from its end');
+  expect(await answers()).toEqual([expect.stringMatching(/log roll/i), expect.stringMatching(/hug/i)]);
 
   await page.goto(`${shipped.url}/club/classes`);
   await startFrom(page, 'Cross-sleeve guard, top standing');

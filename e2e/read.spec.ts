@@ -1,4 +1,5 @@
 import { expect, test } from './app.ts';
+import { goToBlock } from './onMat.ts';
 
 test('three taps from cold to an answer; sides and jackets are one key', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick/read`);
@@ -113,6 +114,48 @@ test('answers taken make a trail, which is stepped back on, kept, and drilled', 
   await expect(
     page.getByRole('button', { name: /^Chain: Collar and sleeve, top kneeling → Cross-sleeve guard/ }),
   ).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('what fails and what is waited for are taken too: kept as a chain, taught, and run on the mat', async ({
+  page,
+  shipped,
+}) => {
+  await page.goto(`${shipped.url}/map/kelpwick/read?at=closed-posted&met=drive-forward`);
+  const bump = page.getByRole('article').filter({ hasText: 'Hip bump' }).first();
+  await bump.getByRole('button', { name: 'It fails' }).click();
+  await page.getByRole('button', { name: /^after step 1:/ }).click();
+  const trail = page.getByRole('region', { name: 'The trail' });
+  await expect(trail.getByRole('listitem')).toHaveText(
+    'Hip bump fails after step 1 → Closed guard, posture broken',
+  );
+  await page.getByRole('button', { name: /^You wait → Closed guard, top tall/ }).click();
+  await expect(trail.getByRole('listitem').nth(1)).toHaveText('You wait → Closed guard, top tall');
+  await page.getByRole('button', { name: 'Step back' }).click();
+  await expect(trail.getByRole('listitem')).toHaveCount(1);
+  await expect(page).toHaveURL(/at=closed-broken/);
+  await page.getByRole('button', { name: /^Nothing yet/ }).click();
+  await page
+    .getByRole('region', { name: 'Ready now' })
+    .getByRole('button', { name: 'Arm lock from the guard' })
+    .click();
+  await trail.getByRole('button', { name: 'Keep this chain' }).click();
+  await expect(trail.getByRole('button', { name: 'Kept in the map' })).toBeDisabled();
+
+  await page.goto(`${shipped.url}/club/classes`);
+  await page.getByText('Something else').click();
+  await page
+    .getByLabel('Starts from')
+    .selectOption('Closed guard, a hand pinned beside our hip → Arm lock from the guard');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  const line = page.getByRole('list', { name: 'Time line' });
+  await line.getByRole('listitem', { name: 'The whole way' }).getByRole('button').click();
+  const score = page.getByRole('figure', { name: 'Hold score' });
+  await expect(score).toContainText('“Hip bump” fails');
+  await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
+  await page.getByRole('link', { name: 'Run on the mat' }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
+  await goToBlock(page, /The whole way/);
+  await expect(page.getByText(/Hip bump; it fails, you are in closed guard/)).toBeVisible();
 });
 
 test('on the other side, the trail is stepped back on to where it came from', async ({ page, demo }) => {

@@ -30,6 +30,7 @@ export { mirror, sided } from './body/mirror.ts';
 export { pictureWords } from './body/pictureWords.ts';
 export { playable } from './body/playable.ts';
 export { type ApparelTranslation, holdsWorn, translateApparel } from './body/translateApparel.ts';
+export { turnWords } from './body/turnWords.ts';
 export {
   conditionWords,
   contactName,
@@ -147,6 +148,7 @@ export { lanesOn } from './lesson/lanes.ts';
 export { FADING, movesOfLesson, type TaughtOn } from './lesson/learnt.ts';
 export type { LessonRequest } from './lesson/lessonRequest.ts';
 export { lessonRules, lessonRulesWords } from './lesson/lessonRules.ts';
+export { turnOfLink } from './lesson/linkOf.ts';
 export { matRun, type Segment, segmentAt, segmentStart } from './lesson/matRun.ts';
 export { type OtherTheme, otherThemes } from './lesson/otherThemes.ts';
 export { type PlannedClass, planClass } from './lesson/planClass.ts';
@@ -194,6 +196,8 @@ export {
   type PlayedBlock,
 } from './model/blocks/blockKinds.ts';
 export { RESISTANCES } from './model/blocks/defineBlock.ts';
+export type { ChainTurn } from './model/chain.ts';
+export { exchangeOf, failsIn, readTurn, turnIn, turnText } from './model/chainTurn.ts';
 export {
   CLASS_FORMAT,
   CLASS_VERSION,
@@ -308,7 +312,7 @@ export { reactionWords } from './model/reactionWords.ts';
 export { remember } from './model/remember.ts';
 export type { RulesProfile } from './model/rulesProfile.ts';
 export { type Scenario, ScenarioSchema, type WhatIf, WhatIfSchema } from './model/scenario.ts';
-export { exchangeSeconds, variantOf } from './model/seconds.ts';
+export { exchangeSeconds, stepsOf, variantOf } from './model/seconds.ts';
 export { type Condition, FACET_NAMES, FACETS, type Facet, type Signs, signOf } from './model/signs.ts';
 export { type BodyFit, bodyFit } from './pose/bodyFit.ts';
 export { type DrawnBodies, LAYERS, type Layer } from './pose/drawBodies.ts';

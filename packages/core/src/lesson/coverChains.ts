@@ -1,3 +1,4 @@
+import { turnText } from '../model/chainTurn.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { isOutcome } from '../model/outcome.ts';
@@ -16,8 +17,9 @@ export interface ChainCoverRequest {
 }
 
 /**
- * The cheapest set of chains through the map that drills every chosen exchange at least once (`coverArcs`). An
- * exchange counts as led `to` where it leads when it works. A position and its mirror are one stop: a chain that
+ * The cheapest set of chains through the map that drills every chosen exchange at least once (`coverArcs`): it works
+ * then. Between them a chain may also go through an answer that fails; the arcs of the cover are turns as in addresses
+ * (`turnText`). A position and its mirror are one stop: a chain that
  * arrives on the other side goes on there, with everything turned over.
  * @throws RangeError when an id is not an exchange of the map.
  */
@@ -34,15 +36,20 @@ export function coverChains(request: ChainCoverRequest): Cover {
   return coverArcs({
     arcs: map.exchanges
       .filter((exchange) => chosen.has(exchange.id) || allowed.has(exchange.id))
-      .map((exchange) => {
+      .flatMap((exchange) => {
+        const { id, to, otherwise } = exchange;
         const move = index.move.get(exchange.move)!;
-        return {
-          id: exchange.id,
-          from: move.position,
-          to: isOutcome(exchange.to) ? null : exchange.to.position,
-          seconds: exchangeSeconds(move, exchange),
-          mustCover: chosen.has(exchange.id),
+        const walk = { from: move.position, seconds: exchangeSeconds(move, exchange) };
+        const works = {
+          ...walk,
+          id,
+          to: isOutcome(to) ? null : to.position,
+          mustCover: chosen.has(id),
         };
+        // What fails into another position leads on as well, though it teaches nothing.
+        if (!otherwise || isOutcome(otherwise) || otherwise.position === move.position) return [works];
+        const fails = turnText({ exchange: id, fails: true });
+        return [works, { ...walk, id: fails, to: otherwise.position, mustCover: false }];
       }),
     positions: map.positions.map(({ id }) => id),
     entries: map.positions.filter((position) => (position.entry ?? 0) > 0).map(({ id }) => id),

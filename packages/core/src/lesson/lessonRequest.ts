@@ -1,3 +1,4 @@
+import type { ChainTurn } from '../model/chain.ts';
 import type { Method } from '../model/classPlan.ts';
 import type { Basis } from '../model/exchange.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -23,6 +24,8 @@ export interface LessonRequest {
   known?: readonly string[] | undefined;
   pinned?: readonly string[] | undefined;
   out?: readonly string[] | undefined;
+  /** The kept chain that the class goes along, from its start or from its end. */
+  chain?: { name: string; turns: readonly ChainTurn[]; backward?: boolean | undefined } | undefined;
   /** What comes back first, of earlier classes. */
   returns?: readonly ReturnOf[] | undefined;
   /** Faults that were seen lately: taken up before anything else is drilled. */

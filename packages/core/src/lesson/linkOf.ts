@@ -1,21 +1,31 @@
 import { landingWords } from '../body/landingWords.ts';
 import type { Link } from '../model/blocks/defineBlock.ts';
+import type { ChainTurn } from '../model/chain.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { exchangeSeconds } from '../model/seconds.ts';
 
-/** What an exchange says in a block, as it stands today. */
-export function linkOf(map: GuardMap, exchange: Exchange, mirrored = false): Link {
+/** What an exchange says in a block, as it stands today; on the other side, or as it fails. */
+export function linkOf(
+  map: GuardMap,
+  exchange: Exchange,
+  { mirrored, fails }: { mirrored?: boolean | undefined; fails?: boolean | undefined } = {},
+): Link {
   const index = indexMap(map);
   const move = index.move.get(exchange.move)!;
   const reaction = exchange.reaction === 'none' ? undefined : index.reaction.get(exchange.reaction.id);
   return {
     exchange: exchange.id,
     ...(mirrored && { mirrored }),
+    ...(fails && { fails: true as const }),
     move: move.name,
     meets: reaction?.name ?? '',
-    leads: landingWords(map, exchange.to),
+    leads: landingWords(map, fails ? (exchange.otherwise ?? { position: move.position }) : exchange.to),
     seconds: exchangeSeconds(move, exchange),
   };
 }
+
+/** A link as a turn of a chain: it works, or it is left as it fails. */
+export const turnOfLink = ({ exchange, fails }: Pick<Link, 'exchange' | 'fails'>): ChainTurn =>
+  fails ? { exchange, fails } : exchange;

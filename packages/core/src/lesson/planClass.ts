@@ -1,5 +1,7 @@
 import { playable } from '../body/playable.ts';
 import type { Block, DrilledBlock } from '../model/blocks/blockKinds.ts';
+import type { Link } from '../model/blocks/defineBlock.ts';
+import { exchangeOf, failsIn, readTurn } from '../model/chainTurn.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
 import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
@@ -47,15 +49,28 @@ export interface PlannedClass {
 }
 
 /** Where in the map a chain begins: positions are written down in the order in which they are taught. */
-function placeOf(map: GuardMap, exchange: string): number {
+function placeOf(map: GuardMap, arc: string): number {
   const index = indexMap(map);
-  const start = index.move.get(index.exchange.get(exchange)!.move)!.position;
+  const start = index.move.get(turnOf(map, arc).exchange.move)!.position;
   return map.positions.findIndex(({ id }) => id === start);
+}
+
+/** An exchange as a chain goes through it. */
+interface Turn {
+  exchange: Exchange;
+  fails: true | undefined;
+}
+
+/** What an arc of a cover is. */
+function turnOf(map: GuardMap, arc: string): Turn {
+  const turn = readTurn(arc)!;
+  const exchange = indexMap(map).exchange.get(exchangeOf(turn)!)!;
+  return { exchange, fails: failsIn(turn) || undefined };
 }
 
 interface Chain {
   id: string;
-  exchanges: Exchange[];
+  turns: Turn[];
   /** How many of them only set up. */
   setup: number;
 }
@@ -78,11 +93,13 @@ export function planClass(request: ClassRequest): PlannedClass {
   const cover = coverChains({ map, exchanges: chosen, connect: [...usable] });
   const pieces = cover.chains
     .flatMap(({ arcs }) => evenPieces(arcs, request.longestChain ?? 5))
+    .map(withoutLastMiss)
+    .filter((arcs) => arcs.length > 0)
     .sort((a, b) => placeOf(map, a[0]!) - placeOf(map, b[0]!));
   const chains = pieces.map((arcs, i): Chain => {
-    const exchanges = arcs.map((id) => index.exchange.get(id)!);
-    const kinds = exchanges.map(({ move }) => index.move.get(move)!.kind);
-    return { id: `chain-${i + 1}`, exchanges, setup: setupLength(kinds) };
+    const turns = arcs.map((arc) => turnOf(map, arc));
+    const kinds = turns.map(({ exchange }) => index.move.get(exchange.move)!.kind);
+    return { id: `chain-${i + 1}`, turns, setup: setupLength(kinds) };
   });
 
   const room = { people: request.people, changeOverSeconds: request.changeOverSeconds ?? 10 };
@@ -103,7 +120,9 @@ export function planClass(request: ClassRequest): PlannedClass {
       more.delete(chain.id);
   }
   const blocks = build(kept, (chain) => reps + Number(more.has(chain.id)));
-  const drilled = new Set(kept.flatMap((chain) => chain.exchanges.map(({ id }) => id)));
+  const drilled = new Set(
+    kept.flatMap(({ turns }) => turns.flatMap(({ exchange, fails }) => (fails ? [] : [exchange.id]))),
+  );
   return {
     blocks,
     total: classSeconds({ ...room, blocks }),
@@ -125,7 +144,8 @@ function keepWhatFits(
   const items = chains.map((chain) => ({
     id: chain.id,
     cost: time([chain]),
-    worth: chosen.filter((id) => chain.exchanges.some((exchange) => exchange.id === id)).length,
+    worth: chosen.filter((id) => chain.turns.some(({ exchange, fails }) => !fails && exchange.id === id))
+      .length,
   }));
   // Rests come on top of what single chains cost, so the room for chains is looked for from above.
   for (let share = budget; share > 0; share -= 30) {
@@ -146,7 +166,8 @@ function blocksOf(
   const share = request.setupShare ?? 3;
   const setUp = new Set<string>();
   return chains.flatMap((chain): DrilledBlock[] => {
-    const links = chain.exchanges.map((exchange) => linkOf(map, exchange));
+    const links = chain.turns.map(({ exchange, fails }) => linkOf(map, exchange, { fails }));
+    const exchanges = chain.turns.map(({ exchange }) => exchange);
     const shared = {
       sides: request.sides ?? 2,
       demoSeconds: request.demoSeconds ?? 60,
@@ -156,10 +177,10 @@ function blocksOf(
     };
     const reps = repsOf(chain);
     const blocks: DrilledBlock[] = [];
-    const prefix = chain.exchanges.slice(0, chain.setup);
+    const prefix = exchanges.slice(0, chain.setup);
     // The same grips against another reaction are the same set-up.
     const key = prefix.map(({ move }) => move).join(' ');
-    if (share > 0 && prefix.length > 0 && prefix.length < chain.exchanges.length && !setUp.has(key)) {
+    if (share > 0 && prefix.length > 0 && prefix.length < exchanges.length && !setUp.has(key)) {
       setUp.add(key);
       blocks.push({
         ...shared,
@@ -176,11 +197,11 @@ function blocksOf(
       ...shared,
       kind: links.length === 1 ? 'link' : 'flow',
       id: chain.id,
-      title: titleOf(map, chain),
+      title: titleOf(map, exchanges[0]!, links),
       links,
       reps,
       secondsPerRep: sum(links) + reset,
-      ...roleWords(map, chain.exchanges),
+      ...roleWords(map, exchanges),
     });
     return blocks;
   });
@@ -189,18 +210,24 @@ function blocksOf(
 const sum = (links: readonly { seconds: number }[]): number =>
   links.reduce((total, link) => total + link.seconds, 0);
 
-function titleOf(map: GuardMap, { exchanges }: Chain): string {
+function titleOf(map: GuardMap, { move }: Exchange, links: readonly Link[]): string {
   const index = indexMap(map);
-  const [first, last] = [linkOf(map, exchanges[0]!), linkOf(map, exchanges.at(-1)!)];
-  if (exchanges.length === 1)
+  const [first, last] = [links[0]!, links.at(-1)!];
+  if (links.length === 1)
     return clip(first.meets ? `${first.move} · ${lowerFirst(first.meets)}` : first.move);
-  const start = index.position.get(index.move.get(exchanges[0]!.move)!.position)!;
+  const start = index.position.get(index.move.get(move)!.position)!;
   return clip(`${start.name} → ${lowerFirst(last.leads)}`);
 }
 
 const clip = (text: string): string => (text.length > 120 ? `${text.slice(0, 119)}…` : text);
 const lowerFirst = (text: string): string =>
   /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
+
+/** A piece that was cut off behind an answer that fails ends before it: nothing follows on it. */
+function withoutLastMiss(arcs: readonly string[]): string[] {
+  const last = arcs.findLastIndex((arc) => !failsIn(readTurn(arc)!));
+  return arcs.slice(0, last + 1);
+}
 
 /** A list cut into the fewest pieces of at most `longest`, as even as can be. */
 function evenPieces<T>(list: readonly T[], longest: number): T[][] {

@@ -13,6 +13,7 @@ import { lessonRules } from './lessonRules.ts';
 import { clip } from './lessonWords.ts';
 import { type ReturnOf, returnBlocks } from './returnBlocks.ts';
 import { type Assembled, assembleClass } from './teach/assembleClass.ts';
+import { chainTheme, startOfChain } from './teach/chainTheme.ts';
 import { chooseThemes, type Taught, type Theme } from './teach/chooseTheme.ts';
 import { LIVE } from './teach/classClock.ts';
 import { lower, Said, upper } from './teach/said.ts';
@@ -40,10 +41,12 @@ const MOST_AGAIN = 6 * MINUTE;
  * A whole class from one position: what to teach, in which order, and the blocks in which it is taught, within the time.
  * @throws RangeError where nothing can be taught from the root: it says why and what to do
  */
-export function planLesson(request: LessonRequest): PlannedLesson {
+export function planLesson(asked: LessonRequest): PlannedLesson {
+  const { chain } = asked;
+  const request = chain ? { ...asked, root: startOfChain(asked) } : asked;
   const { map, root, minutes, people, level } = request;
   const teach = teachable(request);
-  const [theme] = chooseThemes(teach);
+  const [theme] = chain ? [chainTheme(teach, chain)] : chooseThemes(teach);
   if (!theme) throw new RangeError('Nothing new is left to teach from here: choose another start.');
   const room = { people, changeOverSeconds: request.changeOverSeconds ?? 10 };
   const sides = request.sides ?? (minutes < 40 ? 1 : 2);
@@ -79,13 +82,14 @@ export function planLesson(request: LessonRequest): PlannedLesson {
   const taughtMoves = assembled.taught.map(({ technique }) => technique.move.id);
   const worthBefore = value(known);
   return {
-    name: new Said(teach).place(root),
+    name: chain?.name ?? new Said(teach).place(root),
     lesson: {
       root,
       level,
       youth: request.youth ?? false,
       ...(request.rules && { rules: request.rules.id }),
       method: request.method,
+      ...(chain && { chain: { ...chain, turns: [...chain.turns] } }),
       known,
       pinned: [...(request.pinned ?? [])],
       out: [...(request.out ?? [])],

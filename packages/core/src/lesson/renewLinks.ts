@@ -20,7 +20,7 @@ export const staleLinks = (map: GuardMap, blocks: readonly Block[]): StaleLink[]
     'links' in block
       ? block.links.flatMap((was): StaleLink[] => {
           const exchange = indexMap(map).exchange.get(was.exchange);
-          const now = exchange && linkOf(map, exchange, was.mirrored);
+          const now = exchange && linkOf(map, exchange, was);
           return now && same(was, now) ? [] : [{ block: block.id, was, now }];
         })
       : [],
@@ -35,7 +35,7 @@ export const renewLinks = (map: GuardMap, blocks: readonly Block[]): Block[] =>
     if (!('links' in block)) return block;
     const links = block.links.map((was) => {
       const exchange = indexMap(map).exchange.get(was.exchange);
-      return exchange ? linkOf(map, exchange, was.mirrored) : was;
+      return exchange ? linkOf(map, exchange, was) : was;
     });
     const share = block.kind === 'fork' ? links.length : 1;
     const longer = links.reduce((sum, { seconds }, i) => sum + seconds - block.links[i]!.seconds, 0) / share;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { BlockSchema } from './blocks/blockKinds.ts';
+import { ChainTurnSchema } from './chain.ts';
 import { BasisSchema } from './exchange.ts';
 import { SeenFaultSchema } from './notes.ts';
 import {
@@ -47,6 +48,14 @@ export const LessonSchema = z.strictObject({
   youth: z.boolean().default(false),
   rules: IdSchema.optional(),
   method: MethodSchema.default('mixed'),
+  /** The kept chain that it goes along, as it was then. */
+  chain: z
+    .strictObject({
+      name: NameSchema,
+      turns: z.array(ChainTurnSchema).min(1).max(200),
+      backward: z.boolean().optional(),
+    })
+    .optional(),
   /** Moves that are known already, that have to be taught, that may not be. */
   known: z.array(IdSchema).default([]),
   pinned: z.array(IdSchema).default([]),

@@ -144,7 +144,9 @@ function blockRecord(
     reached,
     // As many as there was time for.
     reps: reached && isDrilled(block) ? Math.round(block.reps * block.sides * Math.min(1, ran / planned)) : 0,
-    exchanges: links.map(({ exchange, move, meets }) => {
+    // What failed on the way was not done.
+    exchanges: links.flatMap(({ exchange, move, meets, fails }) => {
+      if (fails) return [];
       const known = guards && index?.exchange.get(exchange);
       return known ? { exchange, ...answerName(guards, known) } : { exchange, position: '', move, meets };
     }),

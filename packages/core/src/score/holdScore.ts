@@ -1,15 +1,17 @@
 import { afterReaction } from '../body/afterReaction.ts';
 import { followStep, type Moment } from '../body/followSteps.ts';
-import { reactionName } from '../body/landingWords.ts';
+import { landingWords, reactionName } from '../body/landingWords.ts';
 import { sided } from '../body/mirror.ts';
 import { holdsWorn, translateApparel } from '../body/translateApparel.ts';
 import { contactName, targetName, type WordContext, wordContext } from '../body/words.ts';
+import type { ChainTurn } from '../model/chain.ts';
+import { exchangeOf, failsIn, turnIn, turnText } from '../model/chainTurn.ts';
 import { CONTACTS, type Contact } from '../model/contacts.ts';
 import type { HazardTag } from '../model/hazards.ts';
 import type { Hold, Target } from '../model/hold.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
-import { isOutcome } from '../model/outcome.ts';
+import { isOutcome, type Landing } from '../model/outcome.ts';
 import type { Position } from '../model/position.ts';
 import type { Apparel } from '../model/primitives.ts';
 import { exchangeSeconds, stepsOf } from '../model/seconds.ts';
@@ -22,8 +24,8 @@ export interface ScoreBar {
   /** What is held, in words. */
   held: string;
   keep: boolean;
-  /** How it ends: let go in a step, broken by top, changed on arrival, or there to the end. */
-  ends: 'let go' | 'broken' | 'arrival' | 'end';
+  /** How it ends: let go in a step, broken by top, lost as the answer fails, changed on arrival, or there to the end. */
+  ends: 'let go' | 'broken' | 'fails' | 'arrival' | 'end';
   /** The limb that held the same until then. */
   handedFrom?: Contact;
 }
@@ -43,13 +45,14 @@ export interface HoldScore {
 const BEFORE = 1;
 
 /**
- * The hold score of a chain of exchanges that all come off, on the side it is written on or flipped to the other.
- * @param exchanges ids, each beginning where the one before leads
- * @throws RangeError for an exchange that is not in the map
+ * The hold score of a chain, on the side it is written on or flipped to the other. An answer that fails goes as far as
+ * is said and then where failing leads; waiting takes as long as an answer does at the pace of a round.
+ * @param turns each beginning where the one before leads
+ * @throws RangeError for an exchange or a position that is not in the map
  */
 export function holdScore(
   map: GuardMap,
-  exchanges: readonly string[],
+  turns: readonly ChainTurn[],
   apparel: Apparel = 'gi',
   flipped = false,
 ): HoldScore {
@@ -61,9 +64,14 @@ export function holdScore(
   let moment: Moment | undefined;
   let context: WordContext = { leadSide: 'R' };
 
-  for (const id of exchanges) {
-    const exchange = index.exchange.get(id);
-    if (!exchange) throw new RangeError(`the exchange “${id}” is not in the map any more`);
+  for (const turn of turns) {
+    const leads = turnIn(map, turn);
+    if (!leads) throw new RangeError(`“${turnText(turn)}” is not in the map any more`);
+    const exchange = index.exchange.get(exchangeOf(turn) ?? '');
+    if (!exchange) {
+      wait(leads);
+      continue;
+    }
     const move = index.move.get(exchange.move)!;
     const here = momentOf(index.position.get(move.position)!);
     context = here.context;
@@ -76,7 +84,9 @@ export function holdScore(
       moment = afterReaction(moment, sided('reaction', reaction, turned)).moment;
       show(moment, 'broken');
     }
-    const steps = stepsOf(move, exchange);
+    const fails = failsIn(turn);
+    const after = typeof turn !== 'string' && 'after' in turn ? turn.after : undefined;
+    const steps = stepsOf(move, exchange).slice(0, after);
     const began = score.seconds;
     for (const [i, written] of steps.entries()) {
       const step = sided('step', { ...written, take: holdsWorn(written.take, apparel) }, mirrored);
@@ -84,7 +94,7 @@ export function holdScore(
       const followed = followStep(moment, step);
       moment = followed.moment;
       // The last step is where the position ends: there a kept hold, and all holds, may go.
-      const last = i === steps.length - 1;
+      const last = !fails && i === steps.length - 1;
       for (const trouble of followed.troubles) {
         if (last && trouble.trouble === 'keep-released') continue;
         const text = troubleText(trouble, context);
@@ -103,13 +113,10 @@ export function holdScore(
       show(moment, 'let go');
       score.seconds += written.seconds;
     }
-    score.seconds = Math.max(score.seconds, began + Math.max(BEFORE, exchangeSeconds(move, exchange)));
-    if (isOutcome(exchange.to)) continue;
-    mirrored = mirrored !== Boolean(exchange.to.mirrored);
-    const there = momentOf(index.position.get(exchange.to.position)!);
-    context = there.context;
-    moment = there.moment;
-    show(moment, 'arrival');
+    const whole = after === undefined ? exchangeSeconds(move, exchange) : 0;
+    score.seconds = Math.max(score.seconds, began + Math.max(BEFORE, whole));
+    if (fails) score.top.push({ at: score.seconds, name: `“${move.short ?? move.name}” fails` });
+    arrive(leads.to, fails ? 'fails' : 'arrival');
   }
   for (const { bar } of open.values()) close(bar, 'end');
   score.lanes = CONTACTS.flatMap((contact) => {
@@ -117,6 +124,27 @@ export function holdScore(
     return own.length > 0 ? [{ contact, bars: own }] : [];
   });
   return score;
+
+  /** Nobody does anything until waiting has led on. */
+  function wait({ at, to }: { at: string; to: Landing }): void {
+    const here = momentOf(index.position.get(at)!);
+    context = here.context;
+    if (!moment) show(here.moment, 'arrival');
+    moment = here.moment;
+    score.seconds += map.settings.roundPace;
+    score.top.push({ at: score.seconds, name: landingWords(map, to) });
+    arrive(to, 'arrival');
+  }
+
+  /** What is held from there on. */
+  function arrive(to: Landing, ends: 'fails' | 'arrival'): void {
+    if (isOutcome(to)) return;
+    mirrored = mirrored !== Boolean(to.mirrored);
+    const there = momentOf(index.position.get(to.position)!);
+    context = there.context;
+    moment = there.moment;
+    show(moment, ends);
+  }
 
   function momentOf(position: Position): { moment: Moment; context: WordContext } {
     const worn = sided('position', translateApparel(position, apparel).position, mirrored);
@@ -127,7 +155,7 @@ export function holdScore(
   }
 
   /** Ends what is not held any more and begins what is; the same held by another limb is handed over. */
-  function show({ holds }: Moment, ends: 'let go' | 'broken' | 'arrival'): void {
+  function show({ holds }: Moment, ends: Exclude<ScoreBar['ends'], 'end'>): void {
     const now = new Map(holds.flatMap((hold) => hold.contacts.map((contact) => [contact, hold] as const)));
     const ended: { contact: Contact; target: Target }[] = [];
     for (const [contact, held] of open) {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type Chain, ChainSchema } from '../model/chain.ts';
+import { type Chain, ChainSchema, type ChainTurn } from '../model/chain.ts';
 import { CONTACTS } from '../model/contacts.ts';
 import { type Ending, EndingSchema } from '../model/ending.ts';
 import { type Exchange, ExchangeSchema } from '../model/exchange.ts';
@@ -402,16 +402,21 @@ const endings = (map: GuardMap): fc.Arbitrary<Ending[]> =>
     )
     .map((all) => all.map((value, i) => EndingSchema.parse({ id: `end${i}`, ...value })));
 
-const chains = ({ exchanges }: GuardMap): fc.Arbitrary<Chain[]> =>
-  exchanges.length === 0
-    ? fc.constant([])
-    : fc
-        .array(fc.array(fc.constantFrom(...exchanges.map(({ id }) => id)), { minLength: 1, maxLength: 3 }), {
-          maxLength: 2,
-        })
-        .map((all) =>
-          all.map((ids, i) => ChainSchema.parse({ id: `c${i}`, name: `Chain ${i}`, exchanges: ids })),
-        );
+const chains = ({ exchanges, positions }: GuardMap): fc.Arbitrary<Chain[]> => {
+  if (exchanges.length === 0) return fc.constant([]);
+  const answer = fc.constantFrom(...exchanges.map(({ id }) => id));
+  const turn: fc.Arbitrary<ChainTurn> = fc.oneof(
+    answer,
+    answer.map((exchange) => ({ exchange, fails: true as const })),
+    fc.record({ exchange: answer, fails: fc.constant(true as const), after: fc.integer({ min: 1, max: 3 }) }),
+    fc.constantFrom(...positions.map(({ id }) => ({ waits: id }))),
+  );
+  return fc
+    .array(fc.array(turn, { minLength: 1, maxLength: 3 }), { maxLength: 2 })
+    .map((all) =>
+      all.map((turns, i) => ChainSchema.parse({ id: `c${i}`, name: `Chain ${i}`, exchanges: turns })),
+    );
+};
 
 /** One opponent with a habit in some of the looks that have reactions. */
 const opponents = ({ positions, reactions }: GuardMap): fc.Arbitrary<Opponent[]> =>

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { turnText } from '../model/chainTurn.ts';
 import type { GuardMap } from '../model/map.ts';
 import { isOutcome, type Outcome } from '../model/outcome.ts';
 import { bigMap } from '../test/bigMap.ts';
@@ -16,7 +17,7 @@ interface Step {
 function steps(map: GuardMap, solution: MapSolution): Step[] {
   const move = new Map(map.moves.map((each) => [each.id, each]));
   return map.exchanges.flatMap((exchange): Step[] => {
-    const { reaction, to } = exchange;
+    const { reaction, to, otherwise } = exchange;
     const { position, look } = move.get(exchange.move)!;
     const plan = solution.positions
       .find((each) => each.position === position)!
@@ -28,11 +29,25 @@ function steps(map: GuardMap, solution: MapSolution): Step[] {
     const used = solution.game.states.some(({ looks }) =>
       looks.some(({ cells }) => cells.flat().some((cell) => cell.exchange?.id === exchange.id)),
     );
-    const chance = (y ?? 0) * exchange.chance;
-    if (!used || chance === 0) return [];
-    return [
-      { id: exchange.id, from: position, to: isOutcome(to) ? { end: to.outcome } : to.position, chance },
-    ];
+    if (!used || !y) return [];
+    const works: Step = {
+      id: exchange.id,
+      from: position,
+      to: isOutcome(to) ? { end: to.outcome } : to.position,
+      chance: y * exchange.chance,
+    };
+    const leadsOn = otherwise && !isOutcome(otherwise) && otherwise.position !== position;
+    const fails = leadsOn
+      ? [
+          {
+            id: `${exchange.id} fails`,
+            from: position,
+            to: otherwise.position,
+            chance: y * (1 - exchange.chance),
+          },
+        ]
+      : [];
+    return [works, ...fails].filter(({ chance }) => chance > 0);
   });
 }
 
@@ -65,7 +80,7 @@ describe('the best chains', () => {
           expect(chains, `${seed} ${from} ${end}`).toHaveLength(Math.min(4, all.length));
           for (const [i, { chance, exchanges }] of chains.entries()) {
             expect(chance, `${seed} ${from} ${end} ${i}`).toBeCloseTo(all[i]!, 12);
-            expect(new Set(exchanges).size).toBe(exchanges.length);
+            expect(new Set(exchanges.map(turnText)).size).toBe(exchanges.length);
           }
           compared += chains.length;
         }

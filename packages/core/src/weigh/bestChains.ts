@@ -1,10 +1,13 @@
 import { type Arc, shortestPaths } from '../game/shortestPaths.ts';
+import type { ChainTurn } from '../model/chain.ts';
+import { readTurn, turnText } from '../model/chainTurn.ts';
 import { isOutcome, type Landing } from '../model/outcome.ts';
 import type { MapGame } from './mapGame.ts';
 import type { LookPlan } from './solveMap.ts';
 
 export interface BestChain {
-  exchanges: string[];
+  /** Its turns: answers that work, and answers that fail into a position from which it goes on. */
+  exchanges: ChainTurn[];
   /** Chance that all of it happens: bottom's moves taken as given, top's reactions from its mix. */
   chance: number;
   /** Chance of being passed, swept or submitted on the way. */
@@ -28,7 +31,10 @@ interface Chained {
   positions: readonly { looks: readonly Pick<LookPlan, 'look' | 'expected'>[] }[];
 }
 
-/** The most probable chains from a position to an outcome or position; no position comes twice, parallel ones differ. */
+/**
+ * The most probable chains from a position to an outcome or position, also through answers that fail into another
+ * position; no position comes twice, parallel ones differ.
+ */
 export function bestChains({ game, positions }: Chained, { from, to, count }: Query): BestChain[] {
   const steps = new Map<string, { y: number; chance: number; bad: boolean }>();
   const arcs: Arc[] = [];
@@ -41,19 +47,18 @@ export function bestChains({ game, positions }: Chained, { from, to, count }: Qu
           const y = plan.expected.find(({ what }) => what === ref)?.share ?? 0;
           if (!exchange || y === 0) continue;
           const chance = game.chanceOf(exchange);
-          if (chance === 0) continue;
-          const bad = Boolean(
-            exchange.otherwise &&
-              isOutcome(exchange.otherwise) &&
-              BAD_OUTCOMES.has(exchange.otherwise.outcome),
-          );
-          steps.set(exchange.id, { y, chance, bad });
-          arcs.push({
-            id: exchange.id,
-            from: position.id,
-            to: landingKey(exchange.to),
-            cost: Math.max(0, -Math.log(y * chance)),
-          });
+          const { id, to: works, otherwise } = exchange;
+          const add = (turn: ChainTurn, landing: Landing, share: number, bad: boolean) => {
+            if (share === 0) return;
+            const key = turnText(turn);
+            steps.set(key, { y, chance: share, bad });
+            const cost = Math.max(0, -Math.log(y * share));
+            arcs.push({ id: key, from: position.id, to: landingKey(landing), cost });
+          };
+          const endsBadly = otherwise && isOutcome(otherwise) && BAD_OUTCOMES.has(otherwise.outcome);
+          add(id, works, chance, Boolean(endsBadly));
+          const goesOn = otherwise && !isOutcome(otherwise) && otherwise.position !== position.id;
+          if (goesOn) add({ exchange: id, fails: true }, otherwise, 1 - chance, false);
         }
       }
     }
@@ -66,6 +71,6 @@ export function bestChains({ game, positions }: Chained, { from, to, count }: Qu
       if (step.bad) countered += chance * step.y * (1 - step.chance);
       chance *= step.y * step.chance;
     }
-    return { exchanges, chance, countered };
+    return { exchanges: exchanges.map((id) => readTurn(id)!), chance, countered };
   });
 }

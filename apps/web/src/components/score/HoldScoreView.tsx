@@ -1,4 +1,14 @@
-import { type Apparel, contactName, type GuardMap, type HoldScore, holdScore } from '@aftersquall/core';
+import {
+  type Apparel,
+  type ChainTurn,
+  contactName,
+  type GuardMap,
+  type HoldScore,
+  holdScore,
+  readTurn,
+  type ScoreBar,
+  turnText,
+} from '@aftersquall/core';
 import { FlipHorizontal2 } from 'lucide-react';
 import { type CSSProperties, useEffect, useMemo, useState } from 'react';
 import { ApparelToggle } from '../ApparelToggle.tsx';
@@ -9,11 +19,17 @@ import styles from './holdScore.module.scss';
 
 interface Props {
   map: GuardMap;
-  exchanges: readonly string[];
+  /** Answers by their ids, and turns that fail or wait. */
+  exchanges: readonly ChainTurn[];
   /** What is worn, until it is looked at otherwise. */
   apparel: Apparel;
 }
 
+/** How a bar ends, where that is top's doing or a miss. */
+const ENDS_WORDS: Partial<Record<ScoreBar['ends'], string>> = {
+  broken: ', broken by top',
+  fails: ', gone as it fails',
+};
 /** The play head moves on so often, ms. */
 const TICK = 100;
 
@@ -22,10 +38,15 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
   const [apparel, setApparel] = useState(worn);
   const [flipped, setFlipped] = useState(false);
   useEffect(() => setApparel(worn), [worn]);
-  const chain = exchanges.join(' ');
+  const chain = exchanges.map(turnText).join(' ');
   const score = useMemo((): HoldScore | undefined => {
     try {
-      return holdScore(map, chain.split(' '), apparel, flipped);
+      return holdScore(
+        map,
+        chain.split(' ').flatMap((text) => readTurn(text) ?? []),
+        apparel,
+        flipped,
+      );
     } catch {
       // An exchange of the class that is not in the map any more: there is no score of it.
       return undefined;
@@ -81,9 +102,9 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
               {bars.map((bar) => (
                 <span
                   key={`${bar.from} ${bar.held}`}
-                  className={`${styles.bar} ${bar.keep ? styles.keep : ''} ${bar.ends === 'broken' ? styles.broken : ''}`}
+                  className={`${styles.bar} ${bar.keep ? styles.keep : ''} ${bar.ends === 'broken' || bar.ends === 'fails' ? styles.broken : ''}`}
                   style={{ left: share(bar.from), width: share(bar.to - bar.from) }}
-                  title={`${bar.held}, ${clock(bar.from)} to ${clock(bar.to)}${bar.keep ? ', to be kept' : ''}${bar.ends === 'broken' ? ', broken by top' : ''}${bar.handedFrom ? `, from the ${contactName(bar.handedFrom)}` : ''}`}
+                  title={`${bar.held}, ${clock(bar.from)} to ${clock(bar.to)}${bar.keep ? ', to be kept' : ''}${ENDS_WORDS[bar.ends] ?? ''}${bar.handedFrom ? `, from the ${contactName(bar.handedFrom)}` : ''}`}
                 >
                   {bar.handedFrom && '↪ '}
                   {bar.held}

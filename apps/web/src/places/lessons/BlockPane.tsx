@@ -19,6 +19,7 @@ import {
   type RepSum,
   standsOn,
   turnBlock,
+  turnOfLink,
 } from '@aftersquall/core';
 import { ArrowLeft, ArrowRight, Copy, FlipHorizontal2, SquareSplitHorizontal } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -171,7 +172,7 @@ function Score({
   const inRow = block.kind !== 'fork';
   const [shown, setShown] = useState(0);
   const exchanges = useMemo(
-    () => (inRow ? block.links : block.links.slice(shown, shown + 1)).map(({ exchange }) => exchange),
+    () => (inRow ? block.links : block.links.slice(shown, shown + 1)).map(turnOfLink),
     [block.links, inRow, shown],
   );
   return (
@@ -254,6 +255,7 @@ function Drilled({ block, plan, onChange }: DrilledProps) {
           <span key={`${link.exchange}-${place}`}>
             {link.move}
             {link.meets && <span className="top"> · {link.meets}</span>}
+            {link.fails && <span className="soft">, it fails → {link.leads}</span>}
             {block.links.length === 1 && link.leads && <span className="soft"> → {link.leads}</span>}
           </span>
         ))}

@@ -15,6 +15,7 @@ import {
   placeName,
   timetable,
   toldInFull,
+  turnOfLink,
 } from '@aftersquall/core';
 import { clock } from '../../components/clock.ts';
 import { Hazards } from '../../components/Hazards.tsx';
@@ -79,11 +80,7 @@ function Scores({ map, plan }: { map: GuardMap; plan: ClassPlan }) {
       block.kind !== 'fork' && (
         <section key={block.id}>
           <h3>{block.title}</h3>
-          <HoldScoreView
-            map={map}
-            exchanges={block.links.map(({ exchange }) => exchange)}
-            apparel={plan.apparel}
-          />
+          <HoldScoreView map={map} exchanges={block.links.map(turnOfLink)} apparel={plan.apparel} />
         </section>
       ),
   );

@@ -76,9 +76,7 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
   const root = index.position.has(asked) ? asked : '';
   const roots = rootChoices(map);
   const chain = map.chains.find(({ id }) => asked === CHAIN + id);
-  const ofChain = (chain?.exchanges ?? []).flatMap(
-    (id) => index.move.get(index.exchange.get(id)?.move ?? '') ?? [],
-  );
+  const [backward, setBackward] = useState(false);
   const askedFor = (numbers: z.output<typeof LessonGoal>) => ({
     ...numbers,
     apparel,
@@ -93,8 +91,9 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
   const build = form.handleSubmit((numbers) =>
     onBuild({
       ...askedFor(numbers),
-      root: ofChain[0]?.position ?? (root || undefined),
-      pinned: [...new Set(ofChain.map(({ id }) => id))],
+      // A chain says itself where it begins.
+      root: chain ? '' : root || undefined,
+      chain: chain && { name: chain.name, turns: chain.exchanges, backward },
     }),
   );
   const numbers = LessonGoal.safeParse(goal).data;
@@ -153,6 +152,17 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
               }}
             />
           </div>
+          {chain && (
+            <SelectField
+              label="Taught"
+              value={backward ? 'end' : 'start'}
+              choices={[
+                { value: 'start', name: 'from its start' },
+                { value: 'end', name: 'from its end' },
+              ]}
+              onChange={(from) => setBackward(from === 'end')}
+            />
+          )}
           <SelectField
             label="Method"
             value={goal.method}

@@ -32,7 +32,7 @@ interface Props {
   lesson: Lesson;
   next: PlannedLesson['next'];
   /** Chooses and builds anew with something pinned, left out or known. */
-  onChange: (changes: Partial<Pick<Lesson, 'pinned' | 'out' | 'known'>>) => void;
+  onChange: (changes: Partial<Pick<Lesson, 'pinned' | 'out' | 'known' | 'chain'>>) => void;
   busy: boolean;
 }
 
@@ -107,7 +107,22 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
           />
         ))}
       </ol>
-      <OtherThemes map={map} plan={plan} lesson={lesson} onTake={(pinned) => onChange({ pinned })} />
+      {lesson.chain ? (
+        <div className="chip-field" role="group" aria-label="The chain it goes along">
+          <button
+            type="button"
+            className="chip"
+            onClick={() => onChange({ chain: { ...lesson.chain!, backward: !lesson.chain!.backward } })}
+          >
+            Along “{lesson.chain.name}”, from its {lesson.chain.backward ? 'end' : 'start'}: turn it round
+          </button>
+          <button type="button" className="chip" onClick={() => onChange({ chain: undefined })}>
+            leave the chain <X size={12} aria-hidden />
+          </button>
+        </div>
+      ) : (
+        <OtherThemes map={map} plan={plan} lesson={lesson} onTake={(pinned) => onChange({ pinned })} />
+      )}
       <div className="chip-field">
         {next && (
           <button

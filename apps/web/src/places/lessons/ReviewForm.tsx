@@ -1,4 +1,4 @@
-import { type GuardMap, indexMap, landingWords, playable, reactionName } from '@aftersquall/core';
+import { exchangeOf, type GuardMap, indexMap, landingWords, playable, reactionName } from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
@@ -59,7 +59,7 @@ export function ReviewForm({ map, onBuild }: Props) {
     ...map.chains.map(({ id, name, exchanges }) => ({
       key: `chain ${id}`,
       words: `Chain: ${name}`,
-      exchanges,
+      exchanges: exchanges.flatMap((turn) => exchangeOf(turn) ?? []),
     })),
   ];
 

@@ -33,6 +33,7 @@ export const requestOf = (map: GuardMap, plan: ClassPlan, lesson = plan.lesson):
   level: lesson?.level ?? 'expert',
   youth: lesson?.youth,
   method: lesson?.method ?? 'mixed',
+  chain: lesson?.chain,
   known: lesson?.known,
   pinned: lesson?.pinned,
   out: lesson?.out,

@@ -295,6 +295,7 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
                     <li key={`${link.exchange}-${place}`}>
                       {link.move}
                       {link.meets && <span className="top"> · {link.meets}</span>}
+                      {link.fails && `, it fails: ${link.leads}`}
                     </li>
                   ))}
                 </ol>

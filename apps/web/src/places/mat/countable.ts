@@ -14,7 +14,7 @@ const MOST = 6;
 /** What can be tried in a block: what it drills; where it is played, what the class teaches. Each exchange once. */
 export function triedIn(plan: ClassPlan, block: Block): Link[] {
   const taught = 'rounds' in block ? plan.blocks.filter(({ kind }) => TAUGHT.includes(kind)) : [block];
-  const links = taught.flatMap((one) => ('links' in one ? one.links : []));
+  const links = taught.flatMap((one) => ('links' in one ? one.links.filter(({ fails }) => !fails) : []));
   return [...new Map(links.map((link) => [link.exchange, link])).values()];
 }
 /** Blocks of what is new in a class; what comes back first is not what its rounds are about. */

@@ -12,11 +12,13 @@ import {
   type Reading,
   type ReadOption,
   sided,
+  stepsOf,
   variantOf,
   wordContext,
 } from '@aftersquall/core';
 import { ArrowRight, Link2, Scale, TriangleAlert, Unlink } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { Dropdown } from 'react-bootstrap';
 import { Link, useParams } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { Hazards } from '../../components/Hazards.tsx';
@@ -40,12 +42,14 @@ interface Props {
   /** Whether worths are those of the map as it was. */
   stale: boolean;
   onTake: (option: ReadOption) => void;
+  /** It fails: done to its end, or after so many steps. */
+  onMiss: (option: ReadOption, after?: number) => void;
 }
 
 const onSide = ({ position, mirrored }: Nearest): Position => sided('position', position, mirrored);
 
 /** The answers in their ranks, and above them what the reaction and the apparel did to the holds. */
-export function Answers({ map, reading, met, stale, onTake }: Props) {
+export function Answers({ map, reading, met, stale, onTake, onMiss }: Props) {
   const [near] = reading.nearest;
   const context = near ? wordContext(onSide(near)) : ({ leadSide: 'R' } as const);
   const ranks = Object.keys(RANK_WORDS) as Rank[];
@@ -61,6 +65,7 @@ export function Answers({ map, reading, met, stale, onTake }: Props) {
       elsewhere={option.from !== near}
       moment={option.from === near ? reading.moment : undefined}
       onTake={onTake}
+      onMiss={onMiss}
     />
   );
   return (
@@ -152,9 +157,11 @@ interface CardProps {
   /** What is held and seen once top has done it, where it comes from the nearest position. */
   moment: Moment | undefined;
   onTake: (option: ReadOption) => void;
+  /** It fails: done to its end, or after so many steps. */
+  onMiss: (option: ReadOption, after?: number) => void;
 }
 
-function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake }: CardProps) {
+function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss }: CardProps) {
   const { mapId = '' } = useParams();
   const { apparel } = useAppSelector(({ settings }) => settings);
   const context = wordContext(onSide(option.from));
@@ -258,9 +265,16 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake }: Card
           <span className={option.legal ? 'soft small' : 'hazard small'}>{option.legalWhy}.</span>
         )}
         {exchange && (
+          <Miss
+            leads={exchange.otherwise ? landingWords(map, exchange.otherwise) : 'you are still here'}
+            steps={stepsOf(move, exchange).map(({ text }) => text)}
+            onMiss={(after) => onMiss(option, after)}
+          />
+        )}
+        {exchange && (
           <button
             type="button"
-            className={`btn btn-sm ${option.rank === 'ready' ? 'btn-now' : 'btn-plain'} ms-auto`}
+            className={`btn btn-sm ${option.rank === 'ready' ? 'btn-now' : 'btn-plain'}`}
             onClick={() => onTake(option)}
           >
             <ArrowRight size={15} aria-hidden /> {landingWords(map, exchange.to)}
@@ -268,5 +282,33 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake }: Card
         )}
       </div>
     </article>
+  );
+}
+
+/** "It fails": to its end, or after which of its steps. */
+function Miss({
+  leads,
+  steps,
+  onMiss,
+}: {
+  leads: string;
+  steps: readonly string[];
+  onMiss: (after?: number) => void;
+}) {
+  return (
+    <Dropdown className={`ms-auto ${styles.miss}`}>
+      <Dropdown.Toggle size="sm" variant="plain">
+        It fails
+      </Dropdown.Toggle>
+      <Dropdown.Menu align="end">
+        <Dropdown.Header>→ {leads}</Dropdown.Header>
+        <Dropdown.Item onClick={() => onMiss()}>at its end</Dropdown.Item>
+        {steps.slice(0, -1).map((text, i) => (
+          <Dropdown.Item key={`${i + 1} ${text}`} onClick={() => onMiss(i + 1)}>
+            after step {i + 1}: <span className="soft">{text}</span>
+          </Dropdown.Item>
+        ))}
+      </Dropdown.Menu>
+    </Dropdown>
   );
 }

@@ -1,7 +1,10 @@
 import {
   batch,
+  type ChainTurn,
+  exchangeOf,
   indexMap,
   isOutcome,
+  type Landing,
   type Moment,
   mirror,
   OUTCOME_WORDS,
@@ -11,8 +14,11 @@ import {
   reactionKey,
   readAsTop,
   readReaction,
+  readTurn,
   SHIPPED_PROFILES,
   sided,
+  turnIn,
+  turnText,
 } from '@aftersquall/core';
 import { ArrowLeft, FlipHorizontal2, PersonStanding } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -60,7 +66,10 @@ export function ReadPlace() {
   const mirrored = params.get('side') === 'other';
   const met = params.get('met') ?? '';
   const asTop = params.get('as') === 'top';
-  const trail = (params.get('trail') ?? '').split(',').filter((id) => index.exchange.has(id));
+  const trail = (params.get('trail') ?? '')
+    .split(',')
+    .flatMap((text) => readTurn(text) ?? [])
+    .filter((turn) => turnIn(map, turn));
   const { weighing, stale } = useMapWeighing(map);
   const profile = SHIPPED_PROFILES.find(({ id }) => id === rules);
 
@@ -116,23 +125,31 @@ export function ReadPlace() {
   const here = position ?? near?.position;
   const hereMirrored = position ? mirrored : Boolean(near?.mirrored);
 
-  const take = ({ exchange }: ReadOption) => {
-    if (!exchange) return;
-    const { to } = exchange;
-    const next = { met: '', by: '', trail: [...trail, exchange.id].join(',') };
+  /** Goes on from where a turn leads, on the side that one is on. */
+  const go = (turn: ChainTurn, to: Landing) => {
+    const next = { met: '', by: '', trail: [...trail, turn].map(turnText).join(',') };
     if (isOutcome(to)) set({ ...next, at: '', ended: to.outcome });
     else set({ ...next, at: to.position, side: to.mirrored ? 'other' : '', ended: '' });
   };
+  const take = ({ exchange }: ReadOption) => exchange && go(exchange.id, exchange.to);
+  const miss = ({ exchange, from }: ReadOption, after?: number) =>
+    exchange &&
+    go(
+      { exchange: exchange.id, fails: true, ...(after && { after }) },
+      exchange.otherwise ?? { position: from.position.id, mirrored: from.mirrored },
+    );
   const stepBack = () => {
-    const last = index.exchange.get(trail.at(-1) ?? '');
-    if (!last) return;
-    // Ids are of the written side: an exchange that changes sides came from the other one.
-    const before = mirrored !== (!isOutcome(last.to) && Boolean(last.to.mirrored));
-    const { reaction } = before ? mirror('exchange', last) : last;
+    const last = trail.at(-1);
+    const turn = last && turnIn(map, last);
+    if (!last || !turn) return;
+    // What is written is of the written side: a turn that changes sides came from the other one.
+    const before = mirrored !== (!isOutcome(turn.to) && Boolean(turn.to.mirrored));
+    const exchange = index.exchange.get(exchangeOf(last) ?? '');
+    const reaction = exchange && (before ? mirror('exchange', exchange) : exchange).reaction;
     set({
-      trail: trail.slice(0, -1).join(','),
-      at: index.move.get(last.move)?.position,
-      met: reactionKey(reaction),
+      trail: trail.slice(0, -1).map(turnText).join(','),
+      at: turn.at,
+      met: reaction ? reactionKey(reaction) : '',
       side: before ? 'other' : '',
       ended: '',
       by: '',
@@ -218,6 +235,7 @@ export function ReadPlace() {
               map={map}
               position={shown}
               onChoose={choose}
+              onWait={position?.drift && shown.drift && (() => go({ waits: position.id }, shown.drift!))}
               onWall={() => set({ at: '', met: '' })}
             />
           ) : (
@@ -275,7 +293,14 @@ export function ReadPlace() {
               onSee={(value) => set({ met: value, as: undefined })}
             />
           ) : reading && here && (met || byHolds) ? (
-            <Answers map={map} reading={reading} met={met || 'none'} stale={stale} onTake={take} />
+            <Answers
+              map={map}
+              reading={reading}
+              met={met || 'none'}
+              stale={stale}
+              onTake={take}
+              onMiss={miss}
+            />
           ) : (
             <p className="soft">The answers stand here, the one that is ready and worth most on top.</p>
           )}

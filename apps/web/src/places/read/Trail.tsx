@@ -1,4 +1,15 @@
-import { freshId, type GuardMap, indexMap, landingWords, put } from '@aftersquall/core';
+import {
+  type ChainTurn,
+  exchangeOf,
+  freshId,
+  type GuardMap,
+  indexMap,
+  landingWords,
+  put,
+  turnIn,
+  turnText,
+  turnWords,
+} from '@aftersquall/core';
 import { Check, ListOrdered, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -10,8 +21,8 @@ import styles from './read.module.scss';
 
 interface Props {
   map: GuardMap;
-  /** Exchanges taken, in their order. */
-  trail: readonly string[];
+  /** What was taken, in its order. */
+  trail: readonly ChainTurn[];
   onBack: () => void;
 }
 
@@ -20,13 +31,16 @@ export function Trail({ map, trail, onBack }: Props) {
   const dispatch = useAppDispatch();
   const [kept, setKept] = useState('');
   const index = indexMap(map);
-  const steps = trail.flatMap((id) => index.exchange.get(id) ?? []);
-  if (steps.length === 0) return null;
-  const key = trail.join(' ');
+  const [first] = trail;
+  const begins = first && turnIn(map, first);
+  const last = trail.at(-1);
+  const ends = last && turnIn(map, last);
+  if (!begins || !ends) return null;
+  const answers = trail.flatMap((turn) => exchangeOf(turn) ?? []);
+  const key = trail.map(turnText).join(' ');
   const keep = () => {
-    const first = index.move.get(steps[0]!.move);
-    const from = first && index.position.get(first.position);
-    const name = `${from?.name ?? 'Chain'} → ${landingWords(map, steps.at(-1)!.to)}`.slice(0, 120);
+    const from = index.position.get(begins.at);
+    const name = `${from?.name ?? 'Chain'} → ${landingWords(map, ends.to)}`.slice(0, 120);
     const chain = {
       id: freshId(
         name,
@@ -34,7 +48,7 @@ export function Trail({ map, trail, onBack }: Props) {
       ),
       name,
       note: '',
-      exchanges: steps.map(({ id }) => id),
+      exchanges: [...trail],
     };
     if (dispatch(changeMap(put('chain', chain))).length === 0) setKept(key);
   };
@@ -44,21 +58,21 @@ export function Trail({ map, trail, onBack }: Props) {
         <Undo2 size={14} aria-hidden /> Step back
       </button>
       <ol>
-        {steps.map((step, i) => (
-          <li key={`${i} ${step.id}`}>
-            {index.move.get(step.move)?.name} → <b>{landingWords(map, step.to)}</b>
-          </li>
-        ))}
+        {trail.map((turn, i) => {
+          const words = turnWords(map, turn);
+          return (
+            <li key={`${i} ${turnText(turn)}`}>
+              {words?.does} → <b>{words?.leads}</b>
+            </li>
+          );
+        })}
       </ol>
       <button type="button" className="btn btn-sm btn-plain" disabled={kept === key} onClick={keep}>
         {kept === key && <Check size={14} aria-hidden />}{' '}
         {kept === key ? 'Kept in the map' : 'Keep this chain'}
       </button>
-      <AddToClass map={map.id} things={steps.map(({ id }) => `exchange.${id}`)} label="Add them to a class" />
-      <Link
-        className="btn btn-sm btn-now"
-        to={`${classAddress()}?goal=${steps.map(({ id }) => id).join(',')}`}
-      >
+      <AddToClass map={map.id} things={answers.map((id) => `exchange.${id}`)} label="Add them to a class" />
+      <Link className="btn btn-sm btn-now" to={`${classAddress()}?goal=${answers.join(',')}`}>
         <ListOrdered size={14} aria-hidden /> Drill it
       </Link>
     </section>

@@ -1,5 +1,5 @@
-import type { GuardMap, Position } from '@aftersquall/core';
-import { LayoutGrid } from 'lucide-react';
+import { type GuardMap, landingWords, type Position } from '@aftersquall/core';
+import { Hourglass, LayoutGrid } from 'lucide-react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { TurnablePicture } from '../../components/TurnablePicture.tsx';
 import styles from './read.module.scss';
@@ -9,11 +9,13 @@ interface Props {
   /** On the side that is read. */
   position: Position;
   onChoose: (id: string) => void;
+  /** Lets it go where waiting leads, where that is written. */
+  onWait: (() => void) | undefined;
   onWall: () => void;
 }
 
 /** The position that is read, large; others of its system under it. */
-export function WhereWeAre({ map, position, onChoose, onWall }: Props) {
+export function WhereWeAre({ map, position, onChoose, onWait, onWall }: Props) {
   const others = map.positions.filter(
     ({ id, systems }) => id !== position.id && systems[0] === position.systems[0],
   );
@@ -24,6 +26,11 @@ export function WhereWeAre({ map, position, onChoose, onWall }: Props) {
       <button type="button" className="btn btn-sm btn-plain mb-2" onClick={onWall}>
         <LayoutGrid size={15} aria-hidden /> Another position
       </button>
+      {onWait && position.drift && (
+        <button type="button" className="btn btn-sm btn-plain mb-2" onClick={onWait}>
+          <Hourglass size={15} aria-hidden /> You wait → {landingWords(map, position.drift)}
+        </button>
+      )}
       <div className={`${styles.wall} ${styles.beside}`} role="group" aria-label="Others of the system">
         {others.map((other) => (
           <button key={other.id} type="button" className={styles.tile} onClick={() => onChoose(other.id)}>

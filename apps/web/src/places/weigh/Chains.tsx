@@ -1,4 +1,7 @@
 import {
+  type ChainTurn,
+  exchangeOf,
+  failsIn,
   type GuardMap,
   indexMap,
   OUTCOME_GOOD,
@@ -6,6 +9,7 @@ import {
   OUTCOMES,
   type Outcome,
   reactionName,
+  turnText,
   type Weighing,
   type WeighOptions,
 } from '@aftersquall/core';
@@ -30,9 +34,10 @@ export function Chains({ map, weighing, options, at }: Props) {
   const outcome = chosen ?? likeliest(map, weighing, at);
   const chains = useBestChains(map, options, at, outcome);
   const index = indexMap(map);
-  const stepOf = (id: string) => {
-    const { move, reaction } = index.exchange.get(id)!;
-    return { id, move, met: reaction !== 'none' && reactionName(map, reaction) };
+  const stepOf = (turn: ChainTurn) => {
+    const { id, move, reaction } = index.exchange.get(exchangeOf(turn) ?? '')!;
+    const met = reaction !== 'none' && reactionName(map, reaction);
+    return { id, move, met, fails: failsIn(turn) };
   };
   return (
     <>
@@ -46,18 +51,19 @@ export function Chains({ map, weighing, options, at }: Props) {
       {chains?.length === 0 && <p className="mt-2">No chain leads there against what is expected of top.</p>}
       <ol className="list-unstyled mt-2" aria-label="Best chains" aria-busy={!chains}>
         {chains?.map(({ exchanges, chance, countered }) => (
-          <li key={exchanges.join(' ')} className={styles.stake}>
+          <li key={exchanges.map(turnText).join(' ')} className={styles.stake}>
             <b>{(chance * 100).toFixed(1)} %</b>
             <span>
-              {exchanges.map(stepOf).map(({ id, move, met }, i) => (
+              {exchanges.map(stepOf).map(({ id, move, met, fails }, i) => (
                 <span key={id}>
                   {i > 0 && ' → '}
                   <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{index.move.get(move)?.name}</Link>
                   {met && <span className="soft"> | {met}</span>}
+                  {fails && <span className="top">, it fails</span>}
                 </span>
               ))}
             </span>
-            <MoveHazards map={map} moves={exchanges.map((id) => stepOf(id).move)} />
+            <MoveHazards map={map} moves={exchanges.map((turn) => stepOf(turn).move)} />
             <small className="soft">countered on the way {(countered * 100).toFixed(1)} %</small>
           </li>
         ))}

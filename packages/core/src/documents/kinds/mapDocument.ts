@@ -162,7 +162,13 @@ const ending: EntityKindDefinition<Ending> = {
 const chain: EntityKindDefinition<Chain> = {
   ...list('chain'),
   references: ({ exchanges }) =>
-    exchanges.map((id, i): Reference => ({ path: ['exchanges', i], kind: 'exchange', id, onLoss: 'remove' })),
+    exchanges.map((turn, i): Reference => {
+      const path = ['exchanges', i];
+      if (typeof turn === 'string') return { path, kind: 'exchange', id: turn, onLoss: 'remove' };
+      return 'waits' in turn
+        ? { path: [...path, 'waits'], kind: 'position', id: turn.waits, onLoss: 'remove' }
+        : { path: [...path, 'exchange'], kind: 'exchange', id: turn.exchange, onLoss: 'remove' };
+    }),
 };
 
 const opponent: EntityKindDefinition<Opponent> = {

@@ -11,8 +11,9 @@ import { firstRound, gameBlock, roundsBlock } from './liveBlocks.ts';
 import type { Room } from './room.ts';
 import { lower, Said } from './said.ts';
 import { aimOf, questionBlock, recapBlock, todayBlock, waterBlock } from './talkBlocks.ts';
-import { placeIn, type Teachable } from './technique.ts';
+import { placeIn, type Teachable, type Technique } from './technique.ts';
 import { warmUp } from './warmUp.ts';
+import { wholeWay } from './wholeWay.ts';
 
 /** What a class is put together with beside its theme. */
 export interface Around {
@@ -50,6 +51,8 @@ interface Sizes {
 }
 
 const MINUTE = 60;
+/** So often a chain is gone along in one go. */
+const WHOLE_WAYS = 4;
 /** Repetitions that are wished for: of the main attack and a foundation, of everything else. */
 const REPS = {
   novice: { main: 8, more: 7 },
@@ -176,6 +179,8 @@ class Assembly {
     const { level } = this.teach.request;
     const usual = REPS[level].main;
     const taught = this.theme.taught.length - sizes.dropped;
+    // A chain is taught whole.
+    const loose = this.theme.chain ? 0 : taught;
     const cuts: readonly (readonly [boolean, Partial<Sizes>])[] = [
       [sizes.other > 2, { other: sizes.other - 1 }],
       [sizes.main > usual, { main: sizes.main - 1 }],
@@ -187,15 +192,15 @@ class Assembly {
       [sizes.warm > 300, { warm: sizes.warm - 60 }],
       [sizes.hasSecondGame && this.minutes <= 50, { hasSecondGame: false }],
       [this.hasWayIn(sizes) && taught >= 2 && this.minutes < 55, { wayIn: false }],
-      [taught > 3, { dropped: sizes.dropped + 1 }],
+      [loose > 3, { dropped: sizes.dropped + 1 }],
       [sizes.hasSecondGame, { hasSecondGame: false }],
       [sizes.more > 4, { more: sizes.more - 1 }],
-      [taught > 2, { dropped: sizes.dropped + 1 }],
+      [loose > 2, { dropped: sizes.dropped + 1 }],
       [sizes.hasFork && this.short, { hasFork: false }],
       [sizes.main > 4, { main: sizes.main - 1 }],
       [this.hasWayIn(sizes) && taught >= 2, { wayIn: false }],
       [sizes.hasFork && this.minutes <= 50, { hasFork: false }],
-      [taught > 1, { dropped: sizes.dropped + 1 }],
+      [loose > 1, { dropped: sizes.dropped + 1 }],
       [sizes.rounds > 2, { rounds: sizes.rounds - 1 }],
       [sizes.warm > 120, { warm: sizes.warm - 60 }],
       [sizes.hasFork, { hasFork: false }],
@@ -252,7 +257,7 @@ class Assembly {
     const { teach, said, gamesFirst } = this;
     const { people, root } = teach.request;
     const kept = this.left(sizes.dropped);
-    const taught = gamesFirst ? kept.slice(0, 2) : kept;
+    const taught = gamesFirst && !this.theme.chain ? kept.slice(0, 2) : kept;
     const theme: Theme = {
       ...this.theme,
       taught,
@@ -290,7 +295,8 @@ class Assembly {
         }),
       );
     const blocks = this.withFirstGame(room, sizes, before);
-    const fork = sizes.hasFork ? forkBlock(room, sizes.fork) : undefined;
+    if (theme.chain) blocks.push(wholeWay(room, theme.chain, WHOLE_WAYS));
+    const fork = sizes.hasFork && !theme.chain ? forkBlock(room, sizes.fork) : undefined;
     if (fork) blocks.push(fork);
     const start = theme.wayIn?.at ?? root;
     if (sizes.hasSecondGame)
@@ -338,10 +344,8 @@ class Assembly {
         technique: one.technique,
         as: one.role,
         call: one.call,
-        from:
-          one.from && room.theme.set.includes(one.from) && ['main', 'follow-up'].includes(one.role)
-            ? one.from
-            : undefined,
+        from: this.joinedTo(room, one, i),
+        joins: room.theme.chain?.backward && i > 0 ? 'behind' : 'before',
         reps: leads ? sizes.main : sizes.more,
         other: sizes.other,
         look: sizes.look && leads,
@@ -359,6 +363,12 @@ class Assembly {
       }
     }
     return blocks;
+  }
+
+  /** The technique that a block is joined to: the one before it in a line, where that is taught. */
+  private joinedTo({ theme }: Room, { from, role }: Taught, i: number): Technique | undefined {
+    if (theme.chain?.backward) return theme.taught[i - 1]?.technique;
+    return from && theme.set.includes(from) && ['main', 'follow-up'].includes(role) ? from : undefined;
   }
 
   private game1 = (room: Room, sizes: Sizes, at: string, title?: string): Block =>

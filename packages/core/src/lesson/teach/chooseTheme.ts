@@ -41,6 +41,24 @@ export interface Theme {
   /** What is known already and comes back in the fork. */
   known: Technique[];
   defends: boolean;
+  /** The kept chain that it goes along, whole. */
+  chain?: ThemeChain;
+}
+
+/** One turn of a chain as it is taught. */
+export interface ChainStep {
+  technique: Technique;
+  row: Row;
+  /** It is left as it fails. */
+  fails: boolean;
+  /** What one waits for before it begins, in words. */
+  waits: string | undefined;
+}
+
+export interface ThemeChain {
+  steps: readonly ChainStep[];
+  /** From its end: what comes before is learnt with its end already there. */
+  backward: boolean;
 }
 
 /** New things of a class, the way in among them: by level, for up to 35, 50, 65, 80 minutes and more. */

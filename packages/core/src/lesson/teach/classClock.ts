@@ -5,7 +5,7 @@ import { hasHazard, type Row, type Technique } from './technique.ts';
 
 /** Seconds that a real class takes. Common practice, no published source. */
 
-const PACE: Record<Level, number> = { novice: 1.1, intermediate: 1, expert: 0.85 };
+export const PACE: Record<Level, number> = { novice: 1.1, intermediate: 1, expert: 0.85 };
 const SHOW: Record<Level, number> = { novice: 1, intermediate: 0.7, expert: 0.55 };
 /** Back to the start of a rep: from where one stopped, from a guard that is kept, from on top. */
 const RESET = { stopped: 6, kept: 8, top: 10 };

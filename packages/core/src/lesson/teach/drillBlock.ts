@@ -10,7 +10,7 @@ import { fallWords, isLow } from './falls.ts';
 import { safeWords } from './limits.ts';
 import { answerFor, type Room, shareOf, startOf } from './room.ts';
 import { lower, upper } from './said.ts';
-import { callersOf, countersOf, type Row, reactionOf, sameEnd, type Technique } from './technique.ts';
+import { callersOf, countersOf, placeIn, type Row, reactionOf, type Technique } from './technique.ts';
 
 export interface DrillAsked {
   technique: Technique;
@@ -19,6 +19,8 @@ export interface DrillAsked {
   call: Row | undefined;
   /** It goes on from this one. */
   from?: Technique | undefined;
+  /** Whether that comes before it in a row, or behind it, where a chain is taught from its end. */
+  joins?: 'before' | 'behind' | undefined;
   reps: number;
   /** Repetitions on the other side, where it is short enough. */
   other: number;
@@ -52,7 +54,7 @@ export function drillBlock(room: Room, asked: DrillAsked): Block {
   const reps = Math.max(4, Math.min(asked.reps, mostReps(drill)));
   const { rungs, calls } = rungsOf(room, technique, reps, { needs, called, counter });
   const drilledRows = rows.filter(({ exchange }) => rungs.some((rung) => rung.exchange === exchange.id));
-  const ends = needs && sameEnd(needs.to, technique.base.to) ? needs : technique.base;
+  const ends = needs ?? technique.base;
   const name = said.name(technique);
   const title =
     as === 'way in'
@@ -60,8 +62,7 @@ export function drillBlock(room: Room, asked: DrillAsked): Block {
       : as === 'defence'
         ? `First the way out: ${lower(name)}`
         : said.calledName(technique, needs);
-  const both =
-    asked.from && as !== 'way in' ? ` Last two from ${lower(said.place(asked.from.at))}: both in one.` : '';
+  const both = bothWords(room, asked);
   const set = as === 'way in' || as === 'set-up';
   const shared = {
     id: drilledRows[0]!.exchange.id.slice(0, 70),
@@ -94,6 +95,19 @@ export function drillBlock(room: Room, asked: DrillAsked): Block {
   if (!isOutcome(ends.to)) room.seen.add(ends.to.position);
   const block: DrilledBlock = { ...shared, kind: set ? 'setup' : 'link' };
   return onHalfMinutes(block, drillSeconds(reps, drill), drill, reps);
+}
+
+/** The last repetitions, in which two links become one, or in which it fails and goes on. */
+function bothWords({ theme, said }: Room, { technique, from, as, joins }: DrillAsked): string {
+  const failing = theme.chain?.steps.find((one) => one.fails && one.technique === technique);
+  const place = failing && (placeIn(failing.row.otherwise) ?? technique.at);
+  const fails = place ? ` The last one fails: you are in ${lower(said.place(place))}, go on from there.` : '';
+  if (!from || as === 'way in') return fails;
+  const joined =
+    joins === 'behind'
+      ? ' Last two: go on to the end.'
+      : ` Last two from ${lower(said.place(from.at))}: both in one.`;
+  return joined + fails;
 }
 
 const dot = (text: string): string => sentences(text || undefined);
@@ -211,11 +225,12 @@ function endWords({ said }: Room, { to }: Row): string {
 }
 
 /** Why it is in the class. */
-function whyWords({ theme, said }: Room, { technique, as, call, from }: DrillAsked): string {
+function whyWords({ theme, said }: Room, { technique, as, call, from, joins }: DrillAsked): string {
   if (as === 'defence') return 'Everybody is the one who is caught tonight.';
   if (as === 'way in') return 'Without it you never get there in a round.';
   if (as === 'foundation' && theme.taught.length > 1) return 'The others stand on this one.';
-  if (as === 'follow-up' && from) return `It goes on from ${lower(said.name(from))}.`;
+  if (as === 'follow-up' && from)
+    return `It ${joins === 'behind' ? 'leads to' : 'goes on from'} ${lower(said.name(from))}.`;
   const ref = call && reactionOf(call);
   const feel = ref && said.reaction(technique, ref).feel;
   return feel ? `You feel: ${feel}.` : '';

@@ -90,8 +90,10 @@ export function recapBlock({ said, theme }: Room, taught: readonly Taught[], sec
 }
 
 /** What everybody can do by the end, in a sentence. */
-export const aimOf = ({ said }: Room, taught: readonly Taught[]): string =>
-  `By the end: ${themeAim(said, taught)}.`;
+export const aimOf = ({ said, theme }: Room, taught: readonly Taught[]): string =>
+  theme.chain
+    ? `By the end, in one go: ${theme.chain.steps.map(({ technique, fails }) => `${lower(said.name(technique))}${fails ? ', it fails' : ''}`).join(' → ')}.`
+    : `By the end: ${themeAim(said, taught)}.`;
 
 /** The main attack with what opens it, and the answer to what spoils it: "knee tap; when they post the far hand: take the back". */
 export function themeAim(said: Said, taught: readonly Taught[]): string {

@@ -44,6 +44,8 @@ const BlockSecondsSchema = z.number().min(0, 'time cannot be negative').max(7200
 const LinkSchema = z.strictObject({
   exchange: IdSchema,
   mirrored: z.boolean().optional(),
+  /** It is left as it fails, for where failing leads. */
+  fails: z.literal(true).optional(),
   move: NameSchema,
   meets: z.string().max(200).default(''),
   leads: z.string().max(200).default(''),

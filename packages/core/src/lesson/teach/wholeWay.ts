@@ -1,0 +1,62 @@
+import type { Block } from '../../model/blocks/blockKinds.ts';
+import { exchangeSeconds } from '../../model/seconds.ts';
+import { linkOf } from '../linkOf.ts';
+import type { ThemeChain } from './chooseTheme.ts';
+import { drillSeconds, PACE } from './classClock.ts';
+import { type Room, startOf } from './room.ts';
+import { lower, upper } from './said.ts';
+import { placeIn, reactionOf } from './technique.ts';
+
+const SHOWN = 30;
+const LONGEST = 37;
+/** Back to the beginning of the chain, s. */
+const RESET = 12;
+const TURN = 140;
+const LEAST = 3;
+
+/** A chain in one go, from its first place to its end, through what fails on the way. */
+export function wholeWay(room: Room, { steps }: ThemeChain, wish: number): Block {
+  const { teach, said, turns, change } = room;
+  const moved = steps.reduce(
+    (sum, { technique, row }) => sum + exchangeSeconds(technique.move, row.exchange),
+    RESET,
+  );
+  const rep = Math.min(LONGEST, Math.round(moved * PACE[teach.request.level]));
+  const reps = Math.max(LEAST, Math.min(wish, Math.floor(TURN / rep)));
+  const doing = steps.map(({ technique, row, fails, waits }) => {
+    const name = lower(said.name(technique));
+    const place = placeIn(row.otherwise) ?? technique.at;
+    return `${waits ? `wait: ${waits} · ` : ''}${name}${fails ? `; it fails, you are in ${lower(said.place(place))}` : ''}`;
+  });
+  const calls = steps.flatMap(({ row, fails, technique }) => {
+    const ref = reactionOf(row);
+    if (ref) return said.verb(ref, 'partner');
+    return fails ? `hold against the ${lower(said.name(technique))}` : [];
+  });
+  const drill = { show: SHOWN, look: 0, rep, other: 0, turns, change };
+  const work = reps * rep * turns + (turns - 1) * change;
+  return {
+    kind: 'chain',
+    id: 'whole-way',
+    title: 'The whole way',
+    why: '',
+    note: 'It breaks off? Begin again at the link before.',
+    hazards: [...new Set(steps.flatMap(({ technique }) => [...technique.hazards]))],
+    links: steps.map(({ row, fails }) => linkOf(teach.map, row.exchange, { fails })),
+    reps,
+    sides: 1,
+    secondsPerRep: rep,
+    demoSeconds: Math.max(SHOWN, drillSeconds(reps, drill) - work),
+    start: startOf(room, steps[0]!.technique.at),
+    bottom: `${upper(doing.join(' → '))}. No stop between.`,
+    cue: '',
+    top:
+      calls.length > 0
+        ? `${upper(calls.join(', then '))}: on “go” (1), by yourself, slowly (1), at their speed (${reps - 2}).`
+        : `${upper(said.still(steps[0]!.technique.at))} (2), then resist a quarter (${reps - 2}).`,
+    safe: steps.some(({ technique }) => technique.hazards.length > 0)
+      ? 'As in the blocks before; “stop” means stop.'
+      : '',
+    resistance: 'guided',
+  };
+}
