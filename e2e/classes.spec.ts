@@ -338,6 +338,10 @@ test('a class gets a day, and goes on paper for the wall and for the pocket', as
   expect(wall).toContain('Today: cross-sleeve guard');
   expect(wall).toContain('Coach calls:');
   expect(await printed('Handout for the pocket')).toContain('Thread the lasso');
+  const assistant = await printed('Assistant’s sheet');
+  expect(assistant).toMatch(/Look for:\s*\S/);
+  expect(assistant).toContain('→');
+  expect(assistant).not.toContain('Today: cross-sleeve guard');
   expect(await printed('Hold scores')).toContain('right hand');
   await page.getByLabel('Day', { exact: true }).fill('');
   await expect(nav.getByRole('link', { name: /sleeve to the back/ })).not.toContainText('Jan');

@@ -144,6 +144,7 @@ export { canSplit, duplicateBlock, resizeBlock, splitBlock, turnBlock } from './
 export { fillReps, type RepSum } from './lesson/fillReps.ts';
 export { forkCalls } from './lesson/forkCalls.ts';
 export { helpfulRoot } from './lesson/helpfulRoot.ts';
+export { takeRung, withReps } from './lesson/ladder.ts';
 export { lanesOn } from './lesson/lanes.ts';
 export { FADING, movesOfLesson, type TaughtOn } from './lesson/learnt.ts';
 export type { LessonRequest } from './lesson/lessonRequest.ts';

@@ -100,6 +100,52 @@ describe('the clock', () => {
   });
 });
 
+describe('the clock of what is played', () => {
+  const game = (demoSeconds: number): Block =>
+    BlockSchema.parse({
+      kind: 'game',
+      id: 'g',
+      title: 'Game',
+      bottom: 'up',
+      top: 'past',
+      rounds: 3,
+      secondsPerRound: 45,
+      demoSeconds,
+    });
+
+  it('alternates bout by bout, with a change-over between as far as there is time', () => {
+    const plan = { people: 12, changeOverSeconds: 10, blocks: [game(60)] };
+    const run = matRun(plan);
+    expect(run.reduce((sum, { seconds }) => sum + seconds, 0)).toBe(classSeconds(plan));
+    expect(
+      run.filter(({ kind }) => kind === 'work').map(({ turn, bout }) => `${bout?.number} ${turn}`),
+    ).toEqual(['1 1', '1 2', '2 1', '2 2', '3 1', '3 2']);
+    expect(run.filter(({ kind }) => kind === 'change').map(({ seconds }) => seconds)).toEqual([
+      10, 10, 10, 10, 10,
+    ]);
+    expect(run[0]).toMatchObject({ kind: 'demo', seconds: 20 });
+    const bare = { ...plan, blocks: [game(0)] };
+    expect(matRun(bare).reduce((sum, { seconds }) => sum + seconds, 0)).toBe(classSeconds(bare));
+  });
+
+  it('halves a movement of two, so that both do it', () => {
+    const pair = BlockSchema.parse({
+      kind: 'move',
+      id: 'm',
+      title: 'M',
+      form: 'pair',
+      how: 'up',
+      seconds: 90,
+    });
+    const plan = { people: 12, changeOverSeconds: 10, blocks: [pair] };
+    expect(matRun(plan)).toMatchObject([
+      { kind: 'together', turn: 1, seconds: 45 },
+      { kind: 'together', turn: 2, seconds: 45 },
+    ]);
+    expect(matRun({ ...plan, people: 1 })).toHaveLength(1);
+  });
+});
+
 describe('chooseWithin', () => {
   it('equals looking at every choice', () => {
     const item = fc.record({ cost: fc.integer({ min: 0, max: 12 }), worth: fc.integer({ min: 0, max: 9 }) });

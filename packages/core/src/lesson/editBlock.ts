@@ -8,6 +8,7 @@ import {
 import type { ClassPlan } from '../model/classPlan.ts';
 import { freshId } from '../model/freshId.ts';
 import { largestGroup } from './blockTime.ts';
+import { withReps } from './ladder.ts';
 
 type Room = Pick<ClassPlan, 'people' | 'changeOverSeconds'>;
 
@@ -21,7 +22,7 @@ export function resizeBlock(block: Block, seconds: number, { people, changeOverS
   const shifts = largestGroup(people) * sides;
   const work = Math.max(0, seconds - demo - (shifts - 1) * changeOverSeconds) / shifts;
   if (isDrilled(block))
-    return { ...block, reps: Math.min(500, Math.max(1, Math.round(work / block.secondsPerRep))) };
+    return withReps(block, Math.min(500, Math.max(1, Math.round(work / block.secondsPerRep))));
   if (isPlayed(block))
     return { ...block, rounds: Math.min(60, Math.max(1, Math.round(work / block.secondsPerRound))) };
   return block;
@@ -40,10 +41,7 @@ export function splitBlock(block: Block, taken: readonly string[]): [Block, Bloc
   const id = freshId(block.id, taken);
   if (isDrilled(block)) {
     const reps = Math.ceil(block.reps / 2);
-    return [
-      { ...block, reps },
-      { ...block, id, reps: block.reps - reps, demoSeconds: 0 },
-    ];
+    return [withReps(block, reps), { ...withReps(block, block.reps - reps), id, demoSeconds: 0 }];
   }
   if (isPlayed(block)) {
     const rounds = Math.ceil(block.rounds / 2);

@@ -1,4 +1,4 @@
-import { type Block, blockShape } from '../model/blocks/blockKinds.ts';
+import { type Block, blockShape, isPlayed, type PlayedBlock } from '../model/blocks/blockKinds.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
 import { blockTime } from './blockTime.ts';
 
@@ -12,11 +12,14 @@ export interface Segment {
   turn: number;
   turns: number;
   side: 'first' | 'other';
+  /** Of what is played: which bout this is, from 1, and how many each partner has. */
+  bout?: { number: number; of: number };
 }
 
 /**
  * A class as the clock runs it: every block shown, then a stretch of work for each turn and side, with
- * change-overs between. The seconds add up to the class's. All turns on one side come before the other side.
+ * change-overs between. The seconds add up to the class's. All turns on one side come before the other side. What is
+ * played alternates bout by bout; a movement of two is halved, so that both do it.
  */
 export function matRun(plan: Pick<ClassPlan, 'people' | 'changeOverSeconds' | 'blocks'>): Segment[] {
   return plan.blocks.flatMap((block, i) => segmentsOf(block, i, plan));
@@ -32,6 +35,12 @@ function segmentsOf(
   const idle = { block: number, turn: 0, turns, side: 'first' as const };
   const segments: Segment[] = [];
   if (shape.demo > 0) segments.push({ ...idle, kind: 'demo', seconds: shape.demo });
+  if (isPlayed(block)) return playedSegments(block, number, plan);
+  if (block.kind === 'move' && block.form === 'pair' && plan.people > 1) {
+    const half = shape.work / 2;
+    const together = { ...idle, kind: 'together' as const, seconds: half, turns: 2 };
+    return [...segments, { ...together, turn: 1 }, { ...together, turn: 2 }];
+  }
   if (!shape.turns) {
     segments.push({ ...idle, kind: block.kind === 'rest' ? 'rest' : 'together', seconds: shape.work });
     return segments;
@@ -47,6 +56,33 @@ function segmentsOf(
       if (turn + side > 2 && plan.changeOverSeconds > 0)
         segments.push({ ...place, kind: 'change', seconds: plan.changeOverSeconds });
       segments.push({ ...place, kind: 'work', seconds: shape.work });
+    }
+  }
+  return segments;
+}
+
+/**
+ * Rounds in turns: A, B, A, B. The pauses that the block has are shared out: each change gets a change-over, as far as
+ * there is time for it, and what is left comes first, to say what wins.
+ */
+function playedSegments(
+  block: PlayedBlock,
+  number: number,
+  plan: Pick<ClassPlan, 'people' | 'changeOverSeconds'>,
+): Segment[] {
+  const { turns, demo, changeOvers } = blockTime(block, plan);
+  const { rounds, secondsPerRound } = block;
+  const changes = rounds * turns - 1;
+  const pauses = demo + changeOvers;
+  const change = Math.min(plan.changeOverSeconds, Math.floor(pauses / (changes + 1)));
+  const shared = { block: number, turns, side: 'first' as const };
+  const first = pauses - changes * change;
+  const segments: Segment[] = first > 0 ? [{ ...shared, kind: 'demo', turn: 0, seconds: first }] : [];
+  for (let bout = 1; bout <= rounds; bout++) {
+    for (let turn = 1; turn <= turns; turn++) {
+      const place = { ...shared, turn, bout: { number: bout, of: rounds } };
+      if (bout + turn > 2 && change > 0) segments.push({ ...place, kind: 'change', seconds: change });
+      segments.push({ ...place, kind: 'work', seconds: secondsPerRound });
     }
   }
   return segments;

@@ -18,8 +18,10 @@ import {
   RESISTANCES,
   type RepSum,
   standsOn,
+  takeRung,
   turnBlock,
   turnOfLink,
+  withReps,
 } from '@aftersquall/core';
 import { ArrowLeft, ArrowRight, Copy, FlipHorizontal2, SquareSplitHorizontal } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -240,9 +242,7 @@ function Drilled({ block, plan, onChange }: DrilledProps) {
   const fill = (given: Partial<RepSum>): Issue[] | string => {
     try {
       const { reps, secondsPerRep } = fillReps(given, shifts);
-      // Other repetitions than were called for: the ladder does not hold any more.
-      const rungs = reps === block.reps ? block.rungs : undefined;
-      return onChange({ ...block, reps, secondsPerRep, rungs });
+      return onChange({ ...withReps(block, reps), secondsPerRep });
     } catch (error) {
       return (error as Error).message;
     }
@@ -293,10 +293,30 @@ function Drilled({ block, plan, onChange }: DrilledProps) {
           onChange={(sides) => onChange({ ...block, sides })}
         />
       </div>
+      {block.rungs && block.rungs.length > 1 && (
+        <ol className={styles.ladder} aria-label="Ladder">
+          {block.rungs.map(({ exchange, what, reps }, i) => (
+            <li key={`${what} ${exchange}`}>
+              <b>{reps}</b> {RUNG_WORDS[what]}
+              {what !== 'still' && ` ${block.links.find((one) => one.exchange === exchange)?.meets ?? ''}`}
+              <button type="button" className="chip" onClick={() => onChange(takeRung(block, i) ?? block)}>
+                only these
+              </button>
+            </li>
+          ))}
+        </ol>
+      )}
       {block.kind === 'fork' && <Calls block={block} onChange={onChange} />}
     </>
   );
 }
+
+/** How the repetitions of a rung are done. */
+const RUNG_WORDS = {
+  still: 'on a still partner',
+  call: 'when they call it:',
+  counter: 'harder, at the end:',
+} as const;
 
 function Played({ block, onChange }: { block: PlayedBlock; onChange: (block: Block) => Issue[] }) {
   const number = (text: string) => readNumber(text) as number;

@@ -5,13 +5,16 @@ import {
   blockLines,
   blockName,
   type ClassPlan,
+  type DrilledBlock,
   doseWords,
   forkCalls,
   type GuardMap,
   indexMap,
   isDrilled,
+  isPlayed,
   type Lesson,
   landingScene,
+  type Move,
   placeName,
   timetable,
   toldInFull,
@@ -31,6 +34,7 @@ const CALLS = 24;
 export const PAPERS = {
   sheet: 'Class sheet',
   wall: 'Wall sheet',
+  assistant: 'Assistant’s sheet',
   handout: 'Handout for the pocket',
   scores: 'Hold scores',
 } as const;
@@ -57,9 +61,10 @@ export function ClassPaper({ plan, map, paper, barred }: Props) {
       )}
       {paper === 'sheet' && <Blocks plan={plan} barred={barred} />}
       {paper === 'wall' && <Blocks plan={plan} barred={barred} large />}
+      {paper === 'assistant' && <Assistant plan={plan} map={map} />}
       {paper === 'handout' &&
         (map && plan.lesson ? (
-          <Handout map={map} lesson={plan.lesson} />
+          <Handout map={map} lesson={plan.lesson} leftOver={plan.leftOver} />
         ) : (
           <p>A review has no handout: it teaches nothing new.</p>
         ))}
@@ -160,16 +165,83 @@ function Words({ block, large = false }: { block: Block; large?: boolean }) {
   );
 }
 
-/** For the pocket of those who were there: what was taught, with the how. */
-function Handout({ map, lesson }: { map: GuardMap; lesson: Lesson }) {
+/** What an assistant has to know of a block: where it starts, what is called, what is safe. */
+const ASSISTANT: ReadonlySet<string> = new Set([
+  'Start',
+  'Do',
+  'Coach calls',
+  'Partner',
+  'Safe',
+  'Fall',
+  'Bottom wins',
+  'Top wins',
+  'Limit',
+]);
+/** So many faults are looked for at once. */
+const LOOKED_FOR = 3;
+
+/** A card for each block that an assistant can take, to be cut apart: with every fault to look for and its mend. */
+function Assistant({ plan, map }: Pick<Props, 'plan' | 'map'>) {
+  return timetable(plan)
+    .filter(({ block }) => isDrilled(block) || isPlayed(block))
+    .map(({ block, start, total }) => (
+      <section key={block.id} className={styles.card}>
+        <h3>
+          {clock(start)} {block.title}{' '}
+          <small>
+            {clock(total)}, {doseWords(block)}
+          </small>
+        </h3>
+        {blockLines(block)
+          .filter(({ label = '' }) => ASSISTANT.has(label))
+          .map(({ label, text }) => (
+            <p key={`${label} ${text}`}>
+              <Head words={label ?? ''} />
+              {text}
+            </p>
+          ))}
+        {map && isDrilled(block) && (
+          <>
+            <p>
+              <Head words="Look for" />
+            </p>
+            <ul>
+              {faultsOf(map, block).map(({ text, mend }) => (
+                <li key={text}>
+                  {text}
+                  {mend && ` → ${mend}`}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </section>
+    ));
+}
+
+/** The faults of what a block drills, each once. */
+function faultsOf(map: GuardMap, block: DrilledBlock): Move['faults'] {
+  const index = indexMap(map);
+  const moves = new Set(
+    block.links.flatMap(({ exchange }) => index.move.get(index.exchange.get(exchange)?.move ?? '') ?? []),
+  );
+  return [...moves].flatMap(({ faults }) => faults).slice(0, LOOKED_FOR);
+}
+
+/** For the pocket of those who were there: what was taught, and what found no time, with the how. */
+function Handout({ map, lesson, leftOver }: { map: GuardMap; lesson: Lesson; leftOver: readonly string[] }) {
   const index = indexMap(map);
   const root = index.position.get(lesson.root);
+  const taught = lesson.steps.map(({ move, name, why }) => ({ move, name, why }));
+  const later = [...new Set(leftOver.flatMap((id) => index.exchange.get(id)?.move ?? []))]
+    .filter((id) => !taught.some(({ move }) => move === id))
+    .map((id) => ({ move: id, name: index.move.get(id)?.name ?? id, why: 'It found no time today.' }));
   return (
     <section className={styles.handout} aria-label="Handout">
       <h3>
         {root && <PositionPicture position={root} width={150} always />} {root && placeName(root)}
       </h3>
-      {lesson.steps.map(({ move: id, name, why }) => {
+      {[...taught, ...later].map(({ move: id, name, why }) => {
         const move = index.move.get(id);
         const from = move && index.position.get(move.position);
         const first = move && index.exchangesOf(id)[0];

@@ -143,6 +143,9 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
     // Drills stand together: behind the last of them.
     void add(wantedOf(asked), plan.blocks.findLastIndex(isDrilled) + 1);
   });
+  const drilled = new Set(
+    plan.blocks.flatMap((one) => ('links' in one ? one.links.map(({ exchange }) => exchange) : [])),
+  );
   const takeOut = (one: Block) => change(remove('block', one.id), `Took out “${one.title}”.`);
   const onKey = (one: Block, key: 'duplicate' | 'split' | 'remove') => {
     if (key === 'duplicate') putAfter(one, duplicateBlock(one, taken));
@@ -276,7 +279,13 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
         {plan.blocks.length === 0 && (
           <p>Nothing fits into {plan.minutes} minutes. Take more time or fewer goals.</p>
         )}
-        {map && plan.leftOver.length > 0 && <LeftOver map={map} ids={plan.leftOver} />}
+        {map && (
+          <LeftOver
+            map={map}
+            ids={plan.leftOver.filter((id) => !drilled.has(id))}
+            onAdd={(id) => void add([{ kind: 'exchange', id }], plan.blocks.findLastIndex(isDrilled) + 1)}
+          />
+        )}
         <ClassPaper plan={plan} map={map} paper={paper} barred={barred} />
       </div>
     </DraftScope>
@@ -353,10 +362,11 @@ function Changed({ map, plan, onRenew }: { map: GuardMap; plan: ClassPlan; onRen
   );
 }
 
-function LeftOver({ map, ids }: { map: GuardMap; ids: string[] }) {
+function LeftOver({ map, ids, onAdd }: { map: GuardMap; ids: string[]; onAdd: (id: string) => void }) {
   const index = indexMap(map);
+  if (ids.length === 0) return null;
   return (
-    <section className="mt-3">
+    <section className="mt-3" aria-label="Did not fit">
       <h3>Did not fit: {ids.length} for another class</h3>
       <ul>
         {ids.map((id) => {
@@ -368,7 +378,12 @@ function LeftOver({ map, ids }: { map: GuardMap; ids: string[] }) {
               {exchange && exchange.reaction !== 'none' && (
                 <span className="top"> · {reactionName(map, exchange.reaction)}</span>
               )}
-              {exchange && <span className="soft"> → {landingWords(map, exchange.to)}</span>}
+              {exchange && <span className="soft"> → {landingWords(map, exchange.to)}</span>}{' '}
+              {exchange && (
+                <button type="button" className="chip" onClick={() => onAdd(id)}>
+                  put it in
+                </button>
+              )}
             </li>
           );
         })}

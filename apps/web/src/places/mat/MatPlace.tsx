@@ -210,6 +210,8 @@ function ClockWentBack({ by }: { by: number }) {
 }
 
 const TURN_WORDS = ['', 'Partner A on the bottom', 'Partner B on the bottom', 'Partner C on the bottom'];
+/** Who does a movement of two. */
+const MOVING_WORDS = ['', 'Partner A moves', 'Swap: partner B moves'];
 /** Who is neither on the bottom nor on top in a three: each is top for the one before. */
 const SITS_OUT = ['', 'C', 'A', 'B'];
 
@@ -262,8 +264,15 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
         <div className="who">
           {segment.turn > 0 && (
             <>
-              <span>{segment.turns === 1 ? 'Alone' : TURN_WORDS[segment.turn]}</span>
-              <span className={styles.side}>{otherSide ? 'Other side' : 'Side as shown'}</span>
+              <span>{turnWords(segment)}</span>
+              {segment.kind !== 'together' && !segment.bout && (
+                <span className={styles.side}>{otherSide ? 'Other side' : 'Side as shown'}</span>
+              )}
+              {segment.bout && (
+                <span className={styles.side}>
+                  {segment.bout.number} of {segment.bout.of}
+                </span>
+              )}
               {plan.people % 2 === 1 && segment.turns === 3 && (
                 <span className="soft">In the three, {SITS_OUT[segment.turn]} sits out</span>
               )}
@@ -348,9 +357,17 @@ function headline(segment: Segment, block: Block): string {
   return blockName(block.kind).replace(/^./, (first) => first.toUpperCase());
 }
 
+/** Who works in a stretch. */
+function turnWords({ turns, turn, kind }: Segment): string {
+  if (turns === 1) return 'Alone';
+  return kind === 'together' ? MOVING_WORDS[turn]! : TURN_WORDS[turn]!;
+}
+
 function nextWords(next: Segment, now: Segment, plan: ClassPlan): string {
   if (next.block !== now.block) return plan.blocks[next.block]!.title;
   if (next.kind === 'change') return 'change over';
+  if (next.kind === 'together') return 'swap';
+  if (next.kind === 'work' && next.bout) return TURN_WORDS[next.turn]!;
   if (next.kind === 'work')
     return `${TURN_WORDS[next.turn] ?? ''}, ${next.side === 'first' ? 'side as shown' : 'other side'}`;
   return next.kind;

@@ -23,5 +23,6 @@ export function ringsBetween(segments: readonly Segment[], from: number, to: num
 /** Work begins, sides or partners change, or something ends. */
 function ringInto(next: Segment | undefined): Ring {
   if (next?.kind === 'work') return 'start';
-  return next?.kind === 'change' ? 'change' : 'end';
+  const swaps = next?.kind === 'change' || (next?.kind === 'together' && next.turn > 1);
+  return swaps ? 'change' : 'end';
 }
