@@ -1,6 +1,8 @@
 import {
   type Block,
+  type ChainTurn,
   classSeconds,
+  exchangeOf,
   indexMap,
   isDrilled,
   isLive,
@@ -10,6 +12,7 @@ import {
   otherThemes,
   planLesson,
   SHIPPED_PROFILES,
+  turnIn,
 } from '@aftersquall/core';
 import { describe, expect, it } from 'vitest';
 import { readDemo } from './readDemo.ts';
@@ -282,5 +285,61 @@ describe('other themes from the same start', () => {
       expect(moves.some((move) => !first.includes(move))).toBe(true);
       expect(taughtBy({ ...request, pinned: moves })).toEqual(expect.arrayContaining(moves));
     }
+  });
+});
+
+describe('a class along a chain of the demo', () => {
+  /** The answer behind a turn that is picked by a number; none where the line has ended. */
+  const after = (turn: ChainTurn, pick: number): string | undefined => {
+    const { to } = turnIn(map, turn)!;
+    const moves = isOutcome(to) ? [] : index.movesOf(to.position);
+    return moves.flatMap((move) => index.exchangesOf(move.id))[pick]?.id;
+  };
+  /** Walks of up to three turns through the map, every third one through a miss. */
+  const walks = map.exchanges.flatMap(({ id: first }, i): ChainTurn[][] => {
+    if (i % 23 !== 0) return [];
+    const turns: ChainTurn[] = [];
+    for (let id: string | undefined = first; id && turns.length < 3; id = after(turns.at(-1)!, i % 5)) {
+      const fails = (i + turns.length) % 3 === 0 && index.exchange.get(id)!.otherwise !== undefined;
+      turns.push(fails ? { exchange: id, fails: true } : id);
+    }
+    return [turns];
+  });
+  const kept = map.chains.map(({ exchanges }) => exchanges);
+
+  it('stands forward and backward, within its time and whole, or says in a sentence why not', () => {
+    let stood = 0;
+    for (const turns of [...kept, ...walks])
+      for (const backward of [false, true]) {
+        const chain = { name: 'A chain', turns, backward };
+        const room = { minutes: 90, people: 12, apparel: 'gi', level: 'expert', method: 'mixed' } as const;
+        try {
+          const { blocks, total } = planLesson({ map, root: '', ...room, chain });
+          expect(total).toBeLessThanOrEqual(90 * 60);
+          const whole = blocks.find(({ kind }) => kind === 'chain');
+          const answers = turns.flatMap((turn) => exchangeOf(turn) ?? []);
+          expect(
+            whole && 'links' in whole && whole.links.map(({ exchange }) => exchange).slice(0, answers.length),
+          ).toEqual(answers);
+          stood++;
+        } catch (error) {
+          if (!(error instanceof RangeError)) throw error;
+          expect(error.message).toMatch(/\.$/);
+        }
+      }
+    for (const turns of kept)
+      expect(() =>
+        planLesson({
+          map,
+          root: '',
+          minutes: 60,
+          people: 12,
+          apparel: 'gi',
+          level: 'intermediate',
+          method: 'mixed',
+          chain: { name: 'Kept', turns },
+        }),
+      ).not.toThrow();
+    expect(stood).toBeGreaterThan(walks.length);
   });
 });
