@@ -279,7 +279,8 @@ class Assembly {
     const aim = aimOf(room, taught);
     const before: Block[] = [todayBlock(room, aim), ...warmUp(room, sizes.warm)];
     if (this.private) before.push(firstRound(room, root));
-    else if (gamesFirst) before.push(this.game1(room, sizes, root, 'Game 1: first try'), questionBlock(room));
+    else if (gamesFirst)
+      before.push(this.game1(room, sizes, root, 'Game 1: first try'), questionBlock(room, taught));
     before.push(...this.around.again);
     const drill = { call: undefined, other: 0, look: false };
     for (const technique of theme.defence)

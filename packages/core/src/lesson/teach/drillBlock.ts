@@ -7,7 +7,7 @@ import { sentences } from '../roleWords.ts';
 import type { Role } from './chooseTheme.ts';
 import { type Drill, drillSeconds, mostReps, repSeconds, showSeconds } from './classClock.ts';
 import { fallWords, isLow } from './falls.ts';
-import { safeWords } from './limits.ts';
+import { safeWords, turnsKnee } from './limits.ts';
 import { answerFor, type Room, shareOf, startOf } from './room.ts';
 import { lower, upper } from './said.ts';
 import { callersOf, countersOf, placeIn, type Row, reactionOf, type Technique } from './technique.ts';
@@ -186,7 +186,8 @@ function rungsOf(
     return `${said.verb(ref, 'partner')}${script ? `, ${script}` : ''}: ${dose}`;
   };
   if (needs && needs.key !== 'none') {
-    const gently = feelsItsWay(technique);
+    // Where a knee turns or a neck is held nothing is done quickly.
+    const gently = technique.hazards.length > 0 || turnsKnee(room.teach, technique);
     const dose = gently
       ? `slowly on “go” (2), then when you feel the move (${reps - 2})`
       : `slowly on “go” (2), when you feel the move (${reps - 3}), quickly (1)`;
@@ -214,9 +215,6 @@ function rungsOf(
   }
   return { rungs, calls: `${parts.join(' · ')}.` };
 }
-
-/** Where a knee turns or a neck is held nothing is done quickly. */
-const feelsItsWay = ({ hazards }: Technique): boolean => hazards.length > 0;
 
 function endWords({ said }: Room, { to }: Row): string {
   if (!isOutcome(to)) return ` You are in: ${lower(said.place(to.position))}. Stop.`;

@@ -83,6 +83,11 @@ function blockOf(room: Room, place: string, branches: [Branch, Branch], wish: nu
     return on ? `, then ${lower(said.name(on))}` : `, into ${lower(said.place(to.position))}`;
   };
   const met = reactionOf(second.row)!;
+  const goesOn = ({ row: { to } }: Branch) =>
+    theme.set.filter(({ at }) => !isOutcome(to) && at === to.position);
+  const finishes = branches.some((one) =>
+    [one.technique, ...goesOn(one)].some(({ kind }) => kind === 'submission'),
+  );
   const { feel } = said.reaction(second.technique, met);
   const look = said.lookAsStart(first.technique);
   const begins = theme.defends
@@ -113,7 +118,7 @@ function blockOf(room: Room, place: string, branches: [Branch, Branch], wish: nu
     start: startOf(room, place),
     bottom: `${begins} ${upper(said.they(second.row))}${feel ? ` (feel: ${feel})` : ''} → ${name(second)}${then(second)}. ${otherwise}`,
     top: `Say it first, one of each; then ${reps - SAID_FIRST} in silence, mixed, each at least ${each} times.${first.row.key === 'none' ? ` No call: ${said.still(place)}.` : ''} Wrong answer: same call again.`,
-    safe: branches.some(({ technique }) => technique.kind === 'submission')
+    safe: finishes
       ? room.limit
       : hazards.length > 0
         ? 'As in both blocks; the partner says stop, you stop.'

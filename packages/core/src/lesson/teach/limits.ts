@@ -26,7 +26,7 @@ const pushesKnee = ({ kind, steps }: Technique): boolean =>
   kind !== 'submission' &&
   steps.some(({ text }) => /\b(?:kick|shove|push|stamp)\w*\b[^.;,]*\bknee(?:cap)?\b/i.test(text));
 /** A knee of top turns, with its foot held. */
-const turnsKnee = (teach: Teachable, technique: Technique): boolean =>
+export const turnsKnee = (teach: Teachable, technique: Technique): boolean =>
   technique.hazards.includes('knee-reap') ||
   (technique.steps.some(({ text }) =>
     /(?:turn|twist|rotat)\w*[^.;]*\b(?:their )?(?:thigh|knee)\b/i.test(text),

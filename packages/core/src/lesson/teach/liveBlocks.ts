@@ -90,7 +90,14 @@ export function gameBlock(room: Room, asked: GameAsked): PlayedBlock {
   const { at, bouts, seconds, heat, first } = asked;
   const { bottom, top, time } = goals(room, at);
   const out = first ? resets(room, at, top) : [];
-  const isNext = out.some(({ key }) => key === theme.next?.row.key);
+  // What is learnt tonight wins once it has been learnt.
+  const catches =
+    !first && theme.set.some(({ kind }) => kind === 'submission') && !/catch|lock/i.test(bottom);
+  const wins = [
+    bottom,
+    ...(catches ? ['or a clean catch: count one, let go'] : []),
+    ...(time ? [`or ${time}`] : []),
+  ];
   const partner = teach.request.people > 3 ? NEW_PARTNER : 0;
   const work = turns * bouts * seconds + (turns - 1) * change;
   return {
@@ -101,13 +108,8 @@ export function gameBlock(room: Room, asked: GameAsked): PlayedBlock {
     note: '',
     hazards: hazardsOf(room),
     start: `${startOf(room, at)} ${partner ? 'New partner. ' : ''}${heatWords(heat)}`,
-    bottom: sentences(time ? `${bottom}; or ${time}` : bottom),
-    top: sentences(
-      top,
-      out.length > 0
-        ? `Start over at once if they ${out.map((row) => said.verb(reactionOf(row)!)).join(' or ')} (${isNext ? 'next class' : 'another class'})`
-        : undefined,
-    ),
+    bottom: sentences(wins.join('; ')),
+    top: sentences(top, ...startOver(room, out)),
     ends: 'Whoever scores lets the other take the grips; play on until time.',
     restart: '',
     limit: `${limit} Tap = let go.`,
@@ -118,9 +120,29 @@ export function gameBlock(room: Room, asked: GameAsked): PlayedBlock {
   };
 }
 
+/** What top does so often stops every bout: then it is left out tonight. */
+const ORDINARY = 0.25;
+
+/** What of top has no answer tonight: left out where it is ordinary, else it starts the bout over. */
+function startOver(room: Room, rows: readonly Row[]): string[] {
+  const { said, theme } = room;
+  const verbs = (list: readonly Row[]) => list.map((row) => said.verb(reactionOf(row)!)).join(' or ');
+  const ordinary = rows.filter((row) => shareOf(room, row) >= ORDINARY);
+  const rare = rows.filter((row) => !ordinary.includes(row));
+  const when = (list: readonly Row[]) =>
+    list.some(({ key }) => key === theme.next?.row.key) ? 'next class' : 'another class';
+  return [
+    ...(ordinary.length > 0 ? [`Not tonight: ${verbs(ordinary)} (${when(ordinary)})`] : []),
+    ...(rare.length > 0 ? [`Start over at once if they ${verbs(rare)} (${when(rare)})`] : []),
+  ];
+}
+
 const heatWords = (heat: Heat): string =>
   ({ light: 'Light.', medium: 'Half strength.', hard: 'Hard.' })[heat];
 const hazardsOf = ({ theme }: Room) => [...new Set(theme.set.flatMap(({ hazards }) => [...hazards]))];
+
+/** Longer than this nobody goes on without water, s. */
+const MOST_DRY = 20 * 60;
 
 export interface RoundsAsked {
   at: string;
@@ -150,7 +172,7 @@ export function roundsBlock(room: Room, { at, rounds, side, test }: RoundsAsked)
     why: '',
     note: test ? `Test: ${test}.` : '',
     hazards: hazardsOf(room),
-    start: `${startOf(room, at)} ${people > 3 ? 'New partner each round; swap' : 'Swap'} at half time. ${heat}`,
+    start: `${startOf(room, at)} ${people > 3 ? 'New partner each round; swap' : 'Swap'} at half time. ${heat}${halfMinutes(work + partners) > MOST_DRY ? ` Water after round ${Math.ceil(rounds / 2)}.` : ''}`,
     bottom: 'Tonight first, then everything you know; points as in the games.',
     top: 'Everything that is allowed. Come down slowly, chest to chest; no knee on them.',
     ends: 'A pass, a sweep, both standing or a tap: back to the start.',

@@ -45,12 +45,17 @@ export function todayBlock(room: Room, aim: string): Block {
 }
 
 /** Games first: what stopped them is asked before anything is shown. */
-export const questionBlock = ({ theme }: Room): Block => ({
+export const questionBlock = ({ theme, said }: Room, choices: readonly Taught[]): Block => ({
   ...timed,
   kind: 'talk',
   id: 'question',
   title: theme.defends ? 'What passed you?' : 'What stopped you?',
-  text: 'Each pair says one thing: which grip, which side, how far it got.',
+  text: lines(
+    'Each pair says one thing: which grip, which side, how far it got',
+    choices.length > 0
+      ? `Begin with what most of them say: ${choices.map(({ technique }) => lower(said.name(technique))).join('; or ')}`
+      : undefined,
+  ),
   seconds: 60,
 });
 
