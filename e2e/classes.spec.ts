@@ -21,6 +21,12 @@ test('any two of reps, minutes and seconds give the third, and bad numbers say w
     .last()
     .getByRole('button')
     .click();
+  await page
+    .getByRole('list', { name: 'Time line' })
+    .getByRole('listitem')
+    .last()
+    .getByRole('button')
+    .click();
   const block = page.locator('section', { has: page.getByLabel('Reps each') }).last();
   await block.getByLabel('Minutes of work').fill('4');
   await page.keyboard.press('Enter');
@@ -350,6 +356,7 @@ test('a class gets a day, and goes on paper for the wall and for the pocket', as
 test('a block is begun on the other side, and says so', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/club/classes/tuesday`);
   const pane = page.getByRole('region', { name: 'First: what went wrong' });
+  await page.getByRole('button', { name: 'First: what went wrong', exact: true }).click();
   await pane.getByRole('button', { name: /^Other side: / }).click();
   await expect(pane).toContainText(/review flow, \d:\d\d, other side/);
   await pane.getByRole('button', { name: /^Other side: / }).click();

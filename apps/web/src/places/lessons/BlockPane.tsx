@@ -24,7 +24,7 @@ import {
   withReps,
 } from '@aftersquall/core';
 import { ArrowLeft, ArrowRight, Copy, FlipHorizontal2, SquareSplitHorizontal } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
@@ -69,12 +69,16 @@ export function BlockPane({
   onSplit,
   onRemove,
 }: Props) {
+  const pane = useRef<HTMLElement>(null);
+  useEffect(() => {
+    pane.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const { total, turns, work } = blockTime(block, plan);
   const stands = map ? standsOn(map, plan.blocks, plan.blocks.indexOf(block), plan.lesson?.known ?? []) : [];
   const shift = 'sides' in block ? work / (3 * block.sides) : work / 3;
   return (
     <PartScope part={`block/${block.id}`}>
-      <section className={styles['block-pane']} aria-label={block.title}>
+      <section ref={pane} className={styles['block-pane']} aria-label={block.title}>
         <header>
           <b className={styles.when}>{clock(start)}</b>
           <span className="label-small">

@@ -1,13 +1,11 @@
 import {
   type BarredBlock,
-  type Block,
   barredWords,
   blockLines,
   blockName,
   type ClassPlan,
   type DrilledBlock,
   doseWords,
-  forkCalls,
   type GuardMap,
   indexMap,
   isDrilled,
@@ -24,11 +22,8 @@ import { clock } from '../../components/clock.ts';
 import { Hazards } from '../../components/Hazards.tsx';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { HoldScoreView } from '../../components/score/HoldScoreView.tsx';
+import { BlockWords, Head } from './BlockWords.tsx';
 import styles from './classPaper.module.scss';
-
-const WHO = { all: '', bottom: 'Bottom', top: 'Top' } as const;
-/** So many calls stand on paper. */
-const CALLS = 24;
 
 /** What can be had of a class on paper. */
 export const PAPERS = {
@@ -119,49 +114,12 @@ function Blocks({ plan, barred, large = false }: Pick<Props, 'plan' | 'barred'> 
                 .map((one) => (
                   <p key={block.id}>{barredWords(one)}</p>
                 ))}
-              {(!large || toldInFull(block)) && <Words block={block} large={large} />}
+              {(!large || toldInFull(block)) && <BlockWords block={block} large={large} />}
             </td>
           </tr>
         ))}
       </tbody>
     </table>
-  );
-}
-
-/** What a line begins with: "Start:", "Luck or skill?". */
-const Head = ({ words }: { words: string }) =>
-  words && <em>{words.endsWith('?') ? `${words} ` : `${words}: `}</em>;
-
-/** What is read from afar: where it starts and what is called. */
-const WALL: ReadonlySet<string> = new Set([
-  'Start',
-  'Coach calls',
-  'Partner',
-  'Bottom wins',
-  'Top wins',
-  'Limit',
-]);
-
-function Words({ block, large = false }: { block: Block; large?: boolean }) {
-  const lines = blockLines(block).filter(({ label = '' }) => !large || WALL.has(label));
-  return (
-    <>
-      {lines.map(({ who, label, text }) => (
-        <p key={`${who} ${text}`}>
-          <Head words={label ?? WHO[who]} />
-          {text}
-        </p>
-      ))}
-      {block.kind === 'fork' && !toldInFull(block) && (
-        <p>
-          <em>Calls: </em>
-          {forkCalls(block, CALLS)
-            .map((call) => call + 1)
-            .join(' ')}{' '}
-          ({block.links.map(({ meets }, i) => `${i + 1} ${meets || 'nothing'}`).join(', ')})
-        </p>
-      )}
-    </>
   );
 }
 

@@ -30,6 +30,7 @@ import {
   SHIPPED_PROFILES,
   splitBlock,
   staleLinks,
+  timetable,
   trioSeconds,
   type Wanted,
 } from '@aftersquall/core';
@@ -51,6 +52,7 @@ import { thePlanner } from '../../workers/planner.ts';
 import { AddBlock } from './AddBlock.tsx';
 import { Barred } from './Barred.tsx';
 import { BlockPane } from './BlockPane.tsx';
+import { BlockRead } from './BlockRead.tsx';
 import { ClassDay } from './ClassDay.tsx';
 import { ClassPaper, type Paper } from './ClassPaper.tsx';
 import { LessonTree } from './LessonTree.tsx';
@@ -98,11 +100,9 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
     value: unknown,
   ) => change(describeHead([{ path: [field], value }]));
   const taken = plan.blocks.map(({ id }) => id);
-  // What is drilled first is open first.
-  const open = plan.blocks.findIndex(({ id }) => id === picked);
-  const at = open >= 0 ? open : Math.max(0, plan.blocks.findIndex(isDrilled));
-  const block = plan.blocks[at];
-  const start = classSeconds({ ...plan, blocks: plan.blocks.slice(0, at) });
+  const block = plan.blocks.find(({ id }) => id === picked);
+  /** Drills stand together: what is put in comes behind the last of them, or behind the block that is open. */
+  const behind = (block ? plan.blocks.indexOf(block) : plan.blocks.findLastIndex(isDrilled)) + 1;
   const move = (id: string, to: number) => {
     if (to >= 0 && to < plan.blocks.length) change(place('block', id, to));
   };
@@ -140,8 +140,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
     if (!asked || !figured || taking.current === asked) return;
     taking.current = asked;
     setParams({ add: undefined }, { replace: true });
-    // Drills stand together: behind the last of them.
-    void add(wantedOf(asked), plan.blocks.findLastIndex(isDrilled) + 1);
+    void add(wantedOf(asked), behind);
   });
   const drilled = new Set(
     plan.blocks.flatMap((one) => ('links' in one ? one.links.map(({ exchange }) => exchange) : [])),
@@ -259,23 +258,25 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
             onKey={onKey}
           />
         )}
-        {figured && <AddBlock map={figured} busy={busy} onAdd={(wanted) => void add([wanted], at + 1)} />}
-        {block && (
-          <BlockPane
-            key={block.id}
-            map={map}
-            block={block}
-            barred={barred.find((one) => one.block.id === block.id)}
-            plan={plan}
-            start={start}
-            over={start + classSeconds({ ...plan, blocks: [block] }) > budget}
-            onChange={(after) => change(edit('block', block, after))}
-            onMove={(by) => move(block.id, at + by)}
-            onDuplicate={() => onKey(block, 'duplicate')}
-            onSplit={() => onKey(block, 'split')}
-            onRemove={() => takeOut(block)}
-          />
-        )}
+        {figured && <AddBlock map={figured} busy={busy} onAdd={(wanted) => void add([wanted], behind)} />}
+        {timetable(plan).map(({ block: one, start, total: length }, place) => {
+          const shared = { block: one, plan, start, over: start + length > budget };
+          return one === block ? (
+            <BlockPane
+              key={one.id}
+              {...shared}
+              map={map}
+              barred={barred.find((other) => other.block.id === one.id)}
+              onChange={(after) => change(edit('block', one, after))}
+              onMove={(by) => move(one.id, place + by)}
+              onDuplicate={() => onKey(one, 'duplicate')}
+              onSplit={() => onKey(one, 'split')}
+              onRemove={() => takeOut(one)}
+            />
+          ) : (
+            <BlockRead key={one.id} {...shared} onOpen={() => setPicked(one.id)} />
+          );
+        })}
         {plan.blocks.length === 0 && (
           <p>Nothing fits into {plan.minutes} minutes. Take more time or fewer goals.</p>
         )}
