@@ -240,7 +240,7 @@ export const reactionOf = ({ exchange: { reaction } }: Row): ReactionRef | undef
   reaction === 'none' ? undefined : reaction;
 
 /** Whether two landings are the same end: one place, one outcome, or both on top. */
-export function sameEnd(a: Landing, b: Landing): boolean {
+function sameEnd(a: Landing, b: Landing): boolean {
   if (!isOutcome(a) || !isOutcome(b)) return placeIn(a) !== undefined && placeIn(a) === placeIn(b);
   const top = ({ outcome }: { outcome: Outcome }) => outcome.startsWith('top-');
   return a.outcome === b.outcome || (top(a) && top(b));
