@@ -323,3 +323,29 @@ test('in rounds it is counted what the class teaches, and in a movement what goe
   await expect(counting.getByRole('button').first()).not.toHaveText('Take back');
   await expect(counting.getByLabel('Which answer')).toBeHidden();
 });
+
+test('keys press the button they walked to; a tapped button gives them back to the clock', async ({
+  page,
+  demo,
+}) => {
+  await openMat(page, demo.url);
+  const blocks = page.getByRole('button', { name: 'Go to a block' });
+  const list = page.getByRole('group', { name: 'Go to' });
+  await blocks.focus();
+  await page.keyboard.press('Space');
+  await expect(list).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start' })).toBeVisible();
+  await blocks.click();
+  await expect(list).toHaveCount(0);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+  await expect(list).toHaveCount(0);
+});
+
+test('the classes to run stand by day, the next one first', async ({ page, shipped }) => {
+  await page.goto(`${shipped.url}/club/mat`);
+  const classes = page.getByRole('link', { name: / people$/ });
+  await expect(classes.first()).toContainText(/^Tuesday: from the sleeve to the back/);
+  await expect(classes.first()).toContainText(/(?:Tue \d+ \w+|Today), 18:30; 60 min/);
+  await expect(classes.nth(1)).toContainText(/Thu \d+ \w+, 18:30/);
+});

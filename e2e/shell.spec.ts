@@ -177,5 +177,7 @@ test('an address with what is not there any more still shows its place', async (
     if (address.includes('/weigh'))
       await expect(page.getByRole('status').filter({ hasText: /^Weighed$/ }), address).toBeAttached();
   }
+  await page.goto(`${demo.url}/map/kelpwick?system=gone`);
+  await expect(page.getByRole('heading', { name: 'This guard system is not in the map' })).toBeVisible();
   expect(broken).toEqual([]);
 });

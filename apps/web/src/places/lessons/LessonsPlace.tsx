@@ -71,7 +71,13 @@ export function LessonsPlace() {
   useEditedDocument('class', classId);
 
   const build = async ({ name, goal, request }: { name: string; goal: Goal; request: ReviewRequest }) => {
-    const planned = await thePlanner().planClass({ ...request, map });
+    let planned: PlannedClass;
+    try {
+      planned = await thePlanner().planClass({ ...request, map });
+    } catch (error) {
+      dispatch(notify({ text: (error as Error).message }));
+      return;
+    }
     const taken = (classes ?? []).map(({ id }) => id);
     const plan = classOf(map, freshId(name, taken), name, request, planned);
     const made = await dispatch(createFresh('class', plan, taken));
@@ -167,22 +173,19 @@ export function LessonsPlace() {
           >
             <Plus size={16} aria-hidden /> New class
           </Link>
-          {(classes ?? [])
-            .map(headOf)
-            .toSorted(byDay)
-            .map(({ id, name, minutes, people, apparel, when }) => (
-              <Link
-                key={id}
-                className={`${styles['pick-class']} ${id === classId ? 'on' : ''}`}
-                to={classAddress(id)}
-              >
-                <span>{name}</span>
-                <span className="soft small">
-                  {when && `${format(parseISO(when.date), 'd MMM')}, ${when.start}; `}
-                  {minutes} min, {people} people, {apparel}
-                </span>
-              </Link>
-            ))}
+          {heads.toSorted(byDay).map(({ id, name, minutes, people, apparel, when }) => (
+            <Link
+              key={id}
+              className={`${styles['pick-class']} ${id === classId ? 'on' : ''}`}
+              to={classAddress(id)}
+            >
+              <span>{name}</span>
+              <span className="soft small">
+                {when && `${format(parseISO(when.date), 'd MMM')}, ${when.start}; `}
+                {minutes} min, {people} people, {apparel}
+              </span>
+            </Link>
+          ))}
           {error && <p className="hazard p-2">{refusalOf(error).message}</p>}
         </nav>
         <div className={styles['class-body']}>

@@ -210,6 +210,7 @@ export function MapPlace() {
           <Teaching
             filtered={map.positions.length > 0}
             inSystem={Boolean(system)}
+            unknown={Boolean(system) && !map.systems.some(({ id }) => id === system)}
             onName={() => setNaming('position')}
             onLines={() => set({ pane: 'lines' })}
           />

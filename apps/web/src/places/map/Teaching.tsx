@@ -3,12 +3,21 @@ import { Plus } from 'lucide-react';
 interface TeachingProps {
   filtered: boolean;
   inSystem: boolean;
+  /** The system of the address is not in the map. */
+  unknown: boolean;
   onName: () => void;
   onLines: () => void;
 }
 
 /** What stands where there is nothing to draw: how to begin. */
-export function Teaching({ filtered, inSystem, onName, onLines }: TeachingProps) {
+export function Teaching({ filtered, inSystem, unknown, onName, onLines }: TeachingProps) {
+  if (unknown)
+    return (
+      <div className="teach flex-grow-1">
+        <h1>This guard system is not in the map</h1>
+        <p>It was removed, or the address is from another map. Choose a system above.</p>
+      </div>
+    );
   return (
     <div className="teach flex-grow-1">
       <h1>

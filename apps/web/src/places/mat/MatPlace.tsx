@@ -12,8 +12,9 @@ import {
   segmentStart,
   toldInFull,
 } from '@aftersquall/core';
+import { format, parseISO } from 'date-fns';
 import { ArrowLeft } from 'lucide-react';
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { type MouseEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
@@ -22,7 +23,9 @@ import { DraftScope } from '../../components/fields/useDraft.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
 import { useTheme } from '../../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../../store/api.ts';
+import { byDay, type ClassHead, headOf } from '../../store/classHead.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
+import { today } from '../../store/records/newRecord.ts';
 import { type OnTheWay, useOnTheWay, useSessionRecords } from '../../store/records/records.ts';
 import { setHall } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
@@ -55,6 +58,22 @@ export function MatPlace() {
   );
 }
 
+const isControl = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest('button, a, summary') !== null;
+
+/** A button that was tapped gives the keys back to the clock, so that a clicker starts and stops it. */
+function letGo({ detail }: MouseEvent): void {
+  if (detail > 0 && isControl(document.activeElement)) (document.activeElement as HTMLElement).blur();
+}
+
+/** Today's class first, then those to come in their order, those without a day, and what has passed, the latest first. */
+function byNearness(a: ClassHead, b: ClassHead): number {
+  const rank = ({ when }: ClassHead) => (!when ? 2 : when.date === today() ? 0 : when.date > today() ? 1 : 3);
+  return rank(a) - rank(b) || (rank(a) === 3 ? byDay(b, a) : byDay(a, b));
+}
+
+const dayWords = (date: string): string => (date === today() ? 'Today' : format(parseISO(date), 'EEE d MMM'));
+
 /** The classes that can be run. */
 function ChooseClass({ trouble }: { trouble?: string }) {
   const { data: classes, error, refetch } = useListDocumentsQuery({ params: { kind: 'class' } });
@@ -74,14 +93,18 @@ function ChooseClass({ trouble }: { trouble?: string }) {
         </p>
       )}
       {trouble && <p>{trouble}</p>}
-      {classes?.map(({ id, head }) => (
-        <Link key={id} className={styles['mat-class']} to={matAddress(id)}>
-          <b>{head.name}</b>
-          <span>
-            {String(head.minutes)} min, {String(head.people)} people
-          </span>
-        </Link>
-      ))}
+      {(classes ?? [])
+        .map(headOf)
+        .sort(byNearness)
+        .map(({ id, name, minutes, people, when }) => (
+          <Link key={id} className={styles['mat-class']} to={matAddress(id)}>
+            <b>{name}</b>
+            <span>
+              {when && `${dayWords(when.date)}, ${when.start}; `}
+              {minutes} min, {people} people
+            </span>
+          </Link>
+        ))}
       {classes?.length === 0 && <p>No class is saved yet. Build one in Lessons; it then waits here.</p>}
     </main>
   );
@@ -102,7 +125,11 @@ function OnTheMat({ run, map }: { run: Run; map: GuardMap | undefined }) {
   const records = useSessionRecords(run.id);
   const way = useOnTheWay();
   const [counting, setCounting] = useState(false);
-  useHotkeys('space', run.toggle, { preventDefault: true });
+  // On a button that was walked to by keys, Space is that button's.
+  useHotkeys('space', run.toggle, {
+    preventDefault: true,
+    ignoreEventWhen: ({ target }) => isControl(target),
+  });
   // A clicker sends the keys of a slide show.
   useHotkeys('right, pagedown', () => run.skip(1), { preventDefault: true });
   useHotkeys('left, pageup', () => run.skip(-1), { preventDefault: true });
@@ -117,6 +144,7 @@ function OnTheMat({ run, map }: { run: Run; map: GuardMap | undefined }) {
   return (
     <main
       className={`${styles.mat} ${styles[hall] ?? ''} ${segment?.kind ?? 'over'} ${run.running ? '' : styles.paused}`}
+      onClick={letGo}
     >
       <title>{`Mat · ${plan.name}`}</title>
       <header>

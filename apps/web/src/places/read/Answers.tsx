@@ -34,6 +34,14 @@ const RANK_WORDS: Record<Rank, string> = {
   'not-from-here': 'Not from here',
 };
 
+/** Where a chance comes from, in a word and in a sentence. */
+const BASIS_WORDS = { coach: 'guess', logged: 'counted', blended: 'both' } as const;
+const BASIS_TITLES = {
+  coach: 'Your guess, until the log says more',
+  logged: 'Counted on the mat',
+  blended: 'Your guess and what was counted, together',
+} as const;
+
 interface Props {
   map: GuardMap;
   reading: Reading;
@@ -188,10 +196,14 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
         </div>
         <div
           className="chance"
-          title={exchange ? "The coach's guess, until the log says more" : 'The map has no answer here'}
+          title={exchange ? BASIS_TITLES[exchange.basis ?? 'coach'] : 'The map has no answer here'}
         >
           {option.chance === undefined ? '?' : Math.round(option.chance * 100)}
-          <small>{option.chance === undefined ? 'not written' : '% guess'}</small>
+          <small>
+            {option.chance === undefined || !exchange
+              ? 'not written'
+              : `% ${BASIS_WORDS[exchange.basis ?? 'coach']}`}
+          </small>
           {option.worth !== undefined && <Worth value={option.worth} stale={stale} inWords />}
         </div>
       </div>
