@@ -7,7 +7,9 @@ import type { GuardMap } from '../../model/map.ts';
 import type { Move, MoveKind, Step, Variant } from '../../model/move.ts';
 import { isOutcome, type Landing, type Outcome } from '../../model/outcome.ts';
 import type { Position } from '../../model/position.ts';
+import type { Apparel } from '../../model/primitives.ts';
 import { type ReactionRef, reactionKey } from '../../model/reaction.ts';
+import type { RulesProfile } from '../../model/rulesProfile.ts';
 import { variantOf } from '../../model/seconds.ts';
 import { isLegalForTop } from '../../rules/legality.ts';
 import type { WeighOptions } from '../../weigh/mapGame.ts';
@@ -118,11 +120,7 @@ export function teachable(request: LessonRequest): Teachable {
     const position = index.position.get(move.position)!;
     if (!open.has(move.id) || out.includes(move.id)) return [];
     if (isAbove(move, position, level) && !pinned.includes(move.id)) return [];
-    const exchanges = index.exchangesOf(move.id).filter((exchange) => {
-      const met = exchange.reaction === 'none' ? undefined : index.reaction.get(exchange.reaction.id);
-      return playable(map, exchange, apparel) && (!met || isLegalForTop(met, rules));
-    });
-    return techniquesOf(move, exchanges);
+    return techniquesIn(map, apparel, rules, move);
   });
   const byPlace = new Map<string, Technique[]>();
   for (const technique of techniques)
@@ -165,6 +163,30 @@ export function teachable(request: LessonRequest): Teachable {
           .map(({ exchange, share }) => [exchange, share]),
       ),
   };
+}
+
+/** What a move is as techniques, by apparel and what is barred: every class on a map asks. */
+const madeOf = new WeakMap<GuardMap, Map<string, Technique[]>>();
+
+function techniquesIn(
+  map: GuardMap,
+  apparel: Apparel,
+  rules: RulesProfile | undefined,
+  move: Move,
+): Technique[] {
+  const made = madeOf.get(map) ?? new Map<string, Technique[]>();
+  madeOf.set(map, made);
+  const key = `${apparel} ${rules?.barred.join(' ') ?? ''} ${move.id}`;
+  const known = made.get(key);
+  if (known) return known;
+  const index = indexMap(map);
+  const exchanges = index.exchangesOf(move.id).filter((exchange) => {
+    const met = exchange.reaction === 'none' ? undefined : index.reaction.get(exchange.reaction.id);
+    return playable(map, exchange, apparel) && (!met || isLegalForTop(met, rules));
+  });
+  const techniques = techniquesOf(move, exchanges);
+  made.set(key, techniques);
+  return techniques;
 }
 
 /** A move as a technique, and each of its variants that is one of its own. */
