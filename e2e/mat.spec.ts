@@ -349,3 +349,14 @@ test('the classes to run stand by day, the next one first', async ({ page, shipp
   await expect(classes.first()).toContainText(/(?:Tue \d+ \w+|Today), 18:30; 60 min/);
   await expect(classes.nth(1)).toContainText(/Thu \d+ \w+, 18:30/);
 });
+
+test('what is read in silence is shown to the partner by the coach, and called by nobody', async ({
+  page,
+  shipped,
+}) => {
+  await openMat(page, shipped.url);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await goToBlock(page, /^Read it/);
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('status').filter({ hasText: /^Coach, show fingers: [12]$/ })).toBeVisible();
+});

@@ -116,7 +116,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
   };
   /** Puts blocks in at a place; what cannot be one says why. */
   const add = async (all: readonly (Wanted | 'water')[], to: number) => {
-    if (!figured) return;
+    if (!figured || all.length === 0) return;
     setBusy(true);
     try {
       const made: Block[] = [];

@@ -274,7 +274,8 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
   useEffect(() => {
     if (called === undefined || !call) return;
     ring.current().ring('call');
-    ring.current().say(callWords(map, call));
+    // Who reads it off their partner must not hear it: then the coach shows it.
+    if (!told) ring.current().say(callWords(map, call));
     // Once for each call.
   }, [called]);
   return (
@@ -286,7 +287,7 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
         </div>
         {call && (
           <div className={styles.call} role="status">
-            {callWords(map, call)}
+            {told ? <small>Coach, show fingers: {call.fingers}</small> : callWords(map, call)}
           </div>
         )}
         <div className="who">

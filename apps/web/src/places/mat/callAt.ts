@@ -9,6 +9,8 @@ export interface Call {
   exchange: string;
   /** What answers it: for the coach, in small. */
   move: string;
+  /** Which of the block's answers it is, from 1: what the coach shows the partner, behind the other's back. */
+  fingers: number;
 }
 
 /**
@@ -27,8 +29,9 @@ export function callAt(block: Block, segment: Segment, into: number): Call | und
   // Every turn and side has calls of its own.
   const stretch = segment.turn + (segment.side === 'other' ? 10 : 0);
   const places = forkCalls({ ...block, seed: block.seed + stretch }, number + 1);
-  const link = block.links[places[number]!];
-  return (
-    link && { number, meets: link.meets || 'Nothing: be late', exchange: link.exchange, move: link.move }
-  );
+  const place = places[number]!;
+  const link = block.links[place];
+  if (!link) return undefined;
+  const { meets, exchange, move } = link;
+  return { number, meets: meets || 'Nothing: be late', exchange, move, fingers: place + 1 };
 }

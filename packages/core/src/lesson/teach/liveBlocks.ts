@@ -86,7 +86,7 @@ function resets(room: Room, at: string, top: string): Row[] {
 
 /** A game from a place: both can win, every good end scores, and a win starts it over until time. */
 export function gameBlock(room: Room, asked: GameAsked): PlayedBlock {
-  const { teach, said, theme, turns, change, limit } = room;
+  const { teach, theme, turns, change, limit } = room;
   const { at, bouts, seconds, heat, first } = asked;
   const { bottom, top, time } = goals(room, at);
   const out = first ? resets(room, at, top) : [];
