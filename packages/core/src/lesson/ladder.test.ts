@@ -53,5 +53,15 @@ describe('a ladder of repetitions', () => {
       top: 'Posture up (4).',
     });
     expect(takeRung(ladder, 3)).toBeUndefined();
+    // A rung may have more than one call.
+    const two: DrilledBlock = {
+      ...ladder,
+      rungs: [
+        { exchange: 'still', what: 'still', reps: 6 },
+        { exchange: 'harder', what: 'counter', reps: 1 },
+      ],
+    };
+    expect(takeRung(two, 0)?.top).toBe('Kneel normally (2) · posture up (4).');
+    expect(takeRung(two, 1)?.top).toBe('Yank the hand back (1).');
   });
 });

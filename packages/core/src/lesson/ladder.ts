@@ -24,8 +24,8 @@ export function takeRung(block: DrilledBlock, at: number): DrilledBlock | undefi
   const { rungs = [], links, top } = block;
   const rung = rungs[at];
   if (!rung || rungs.length < 2) return undefined;
-  const parts = top.replace(/\.$/, '').split(BETWEEN);
-  const call = parts.length === rungs.length ? parts[at]! : top;
+  const before = rungs.slice(0, at).reduce((sum, { reps }) => sum + reps, 0);
+  const call = callsBetween(top, before, before + rung.reps) ?? top;
   return {
     ...block,
     reps: rung.reps,
@@ -33,6 +33,22 @@ export function takeRung(block: DrilledBlock, at: number): DrilledBlock | undefi
     links: links.filter(({ exchange }) => exchange === rung.exchange),
     top: `${call.replace(/^./, (first) => first.toUpperCase()).replace(/\.$/, '')}.`,
   };
+}
+
+/** The calls of some repetitions, from one to before another; undefined where no calls make up just those. */
+function callsBetween(top: string, from: number, to: number): string | undefined {
+  let at = 0;
+  const calls = top
+    .replace(/\.$/, '')
+    .split(BETWEEN)
+    .filter((call) => {
+      const begins = at;
+      at += [...call.matchAll(COUNT)].reduce((sum, [, count]) => sum + Number(count), 0);
+      return begins >= from && at <= to && at > begins;
+    });
+  const made = calls.join(BETWEEN);
+  const reps = [...made.matchAll(COUNT)].reduce((sum, [, count]) => sum + Number(count), 0);
+  return reps === to - from ? made : undefined;
 }
 
 /** The calls with the new counts: one behind each rung, or the longest count of the only rung. */

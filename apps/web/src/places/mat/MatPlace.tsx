@@ -238,6 +238,8 @@ function ClockWentBack({ by }: { by: number }) {
 }
 
 const TURN_WORDS = ['', 'Partner A on the bottom', 'Partner B on the bottom', 'Partner C on the bottom'];
+/** What the coach shows for a call: as they would, a fist where top does not do it. */
+const FINGERS = ['a fist', 'one finger'];
 /** Who does a movement of two. */
 const MOVING_WORDS = ['', 'Partner A moves', 'Swap: partner B moves'];
 /** Who is neither on the bottom nor on top in a three: each is top for the one before. */
@@ -287,7 +289,11 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
         </div>
         {call && (
           <div className={styles.call} role="status">
-            {told ? <small>Coach, show fingers: {call.fingers}</small> : callWords(map, call)}
+            {told ? (
+              <small>Coach, show: {FINGERS[call.fingers] ?? `${call.fingers} fingers`}</small>
+            ) : (
+              callWords(map, call)
+            )}
           </div>
         )}
         <div className="who">

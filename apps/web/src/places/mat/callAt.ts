@@ -9,7 +9,7 @@ export interface Call {
   exchange: string;
   /** What answers it: for the coach, in small. */
   move: string;
-  /** Which of the block's answers it is, from 1: what the coach shows the partner, behind the other's back. */
+  /** What the coach shows the partner behind the other's back: a fist (0) for the first answer, fingers for the others. */
   fingers: number;
 }
 
@@ -33,5 +33,5 @@ export function callAt(block: Block, segment: Segment, into: number): Call | und
   const link = block.links[place];
   if (!link) return undefined;
   const { meets, exchange, move } = link;
-  return { number, meets: meets || 'Nothing: be late', exchange, move, fingers: place + 1 };
+  return { number, meets: meets || 'Nothing: be late', exchange, move, fingers: place };
 }
