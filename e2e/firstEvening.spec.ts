@@ -302,10 +302,3 @@ test('two sweeps in turn: the direction is each one’s own, in words before deg
   await sweep.selectOption({ label: 'Overhead sweep' });
   await expect(what).toContainText('This is where top is weakest');
 });
-
-test('responses are compressed', async ({ demo }) => {
-  const { headers } = await fetch(`${demo.url}/api/documents/map/kelpwick`, {
-    headers: { 'accept-encoding': 'gzip' },
-  });
-  expect(headers.get('content-encoding')).toBe('gzip');
-});

@@ -2,10 +2,10 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import compression from 'compression';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
+import { compress } from './compress.ts';
 import { CheckAnswers } from './contract/checkAnswers.ts';
 import { MAX_BODY, Refusals } from './contract/refusals.ts';
 import { checkHost } from './safety/checkHost.ts';
@@ -36,12 +36,7 @@ export async function createApp({
   });
   app.useLogger(['error', 'warn']);
   app.use(checkHost(names));
-  // A stream that is compressed would be held back until there is enough of it.
-  app.use(
-    compression({
-      filter: (request, response) => !isStream(response) && compression.filter(request, response),
-    }),
-  );
+  app.use(compress());
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -65,9 +60,6 @@ export async function createApp({
   if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
   return app;
 }
-
-const isStream = (response: Response): boolean =>
-  String(response.getHeader('Content-Type')).startsWith('text/event-stream');
 
 /** Files of the web application; every other address that is not the API's is one of its pages. */
 function serveWeb(app: NestExpressApplication, folder: string): void {

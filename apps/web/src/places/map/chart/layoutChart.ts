@@ -18,12 +18,18 @@ export interface ChartLayout {
   computed: boolean;
 }
 
-/** Begun at once, so that the engine is awake by the time the map has arrived. */
-const elk = new ELK({ workerFactory: () => new Worker(elkWorkerUrl) });
+let engine: InstanceType<typeof ELK> | undefined;
+
+/** The layout engine, begun at the first call. */
+const elk = () =>
+  (engine ??= new ELK({ algorithms: ['layered'], workerFactory: () => new Worker(elkWorkerUrl) }));
+
+// Where a map is opened first, the engine is awake by the time the map has arrived.
+if (/^\/map\/[^/]+\/?$/.test(location.pathname)) elk();
 
 /** Places the cards, in a worker. */
 export async function layoutChart(graph: ChartGraph): Promise<ChartLayout> {
-  const laid: ElkNode = await elk.layout(elkGraph(graph));
+  const laid: ElkNode = await elk().layout(elkGraph(graph));
   const nodes = new Map(
     (laid.children ?? []).map(({ id, x = 0, y = 0, width = 0, height = 0 }) => [id, { x, y, width, height }]),
   );
