@@ -44,6 +44,9 @@ test('what does not fit is listed for another class, and a removed class comes b
   await page.getByRole('button', { name: /Cover all of Cross-sleeve/ }).click();
   await page.getByRole('button', { name: 'Build the class' }).click();
   await expect(page.getByRole('heading', { name: /Did not fit: \d+ for another class/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Did not fit' }).getByRole('listitem').first()).toContainText(
+    /It takes \d+:\d\d; \d+:\d\d are missing\. Make the class \d+ minutes/,
+  );
   await page.getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Removed' })).toBeVisible();
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();

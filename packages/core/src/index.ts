@@ -158,6 +158,7 @@ export { type PlannedTermClass, planTerm, type TermRequest } from './lesson/plan
 export { type LastClass, type Proposal, proposeClasses } from './lesson/proposeClasses.ts';
 export { renewLinks, staleLinks } from './lesson/renewLinks.ts';
 export { repertoireOf, repertoireValue } from './lesson/repertoire.ts';
+export { type RoomNeeded, roomNeeded } from './lesson/roomNeeded.ts';
 export { standsOn } from './lesson/standsOn.ts';
 export { singleBlock, type Wanted } from './lesson/teach/singleBlock.ts';
 export {

@@ -13,10 +13,8 @@ import {
   freshId,
   type GuardMap,
   type Issue,
-  indexMap,
   isDrilled,
   type Lesson,
-  landingWords,
   lessonRules,
   lessonRulesWords,
   type PlannedClass,
@@ -24,7 +22,6 @@ import {
   place,
   printClass,
   put,
-  reactionName,
   remove,
   renewLinks,
   SHIPPED_PROFILES,
@@ -55,6 +52,7 @@ import { BlockPane } from './BlockPane.tsx';
 import { BlockRead } from './BlockRead.tsx';
 import { ClassDay } from './ClassDay.tsx';
 import { ClassPaper, type Paper } from './ClassPaper.tsx';
+import { LeftOver } from './LeftOver.tsx';
 import { LessonTree } from './LessonTree.tsx';
 import styles from './lessons.module.scss';
 import { PrintChoice } from './PrintChoice.tsx';
@@ -280,9 +278,10 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
         {plan.blocks.length === 0 && (
           <p>Nothing fits into {plan.minutes} minutes. Take more time or fewer goals.</p>
         )}
-        {map && (
+        {figured && (
           <LeftOver
-            map={map}
+            map={figured}
+            plan={plan}
             ids={plan.leftOver.filter((id) => !drilled.has(id))}
             onAdd={(id) => void add([{ kind: 'exchange', id }], plan.blocks.findLastIndex(isDrilled) + 1)}
           />
@@ -360,35 +359,5 @@ function Changed({ map, plan, onRenew }: { map: GuardMap; plan: ClassPlan; onRen
         </p>
       )}
     </div>
-  );
-}
-
-function LeftOver({ map, ids, onAdd }: { map: GuardMap; ids: string[]; onAdd: (id: string) => void }) {
-  const index = indexMap(map);
-  if (ids.length === 0) return null;
-  return (
-    <section className="mt-3" aria-label="Did not fit">
-      <h3>Did not fit: {ids.length} for another class</h3>
-      <ul>
-        {ids.map((id) => {
-          const exchange = index.exchange.get(id);
-          const move = exchange && index.move.get(exchange.move);
-          return (
-            <li key={id}>
-              {move?.name ?? id}
-              {exchange && exchange.reaction !== 'none' && (
-                <span className="top"> · {reactionName(map, exchange.reaction)}</span>
-              )}
-              {exchange && <span className="soft"> → {landingWords(map, exchange.to)}</span>}{' '}
-              {exchange && (
-                <button type="button" className="chip" onClick={() => onAdd(id)}>
-                  put it in
-                </button>
-              )}
-            </li>
-          );
-        })}
-      </ul>
-    </section>
   );
 }
