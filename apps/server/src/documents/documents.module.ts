@@ -10,6 +10,6 @@ import { MapFilesController } from './mapFiles.controller.ts';
   imports: [DatabaseModule],
   controllers: [DocumentsController, EventsController, MapFilesController],
   providers: [DocumentsService, LiveChanges],
-  exports: [DocumentsService],
+  exports: [DocumentsService, LiveChanges],
 })
 export class DocumentsModule {}

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import type { AddressInfo } from 'node:net';
 import { type ChangeEvent, ChangeEventSchema, emptyMap } from '@aftersquall/core';
 import { afterEach, beforeEach, expect, it } from 'vitest';
+import { recordMade } from '../../../../packages/core/src/test/practiceRecords.ts';
 import { openApp, type TestApp } from '../test/openApp.ts';
 
 let test: TestApp;
@@ -52,5 +53,17 @@ it('every change of every document is told once it is on disk, with all that a s
     { kind: 'map', id: 'a', revision: 2, key: 'first-key', who: 'Tern', command: { do: 'put' } },
     { revision: 3, key: 'third-key', inverse: { do: 'describe' } },
   ]);
+  await stream.end();
+});
+
+it('practice that is recorded is told once, by its map', async () => {
+  const stream = await listen();
+  const note = recordMade({ kind: 'note', text: 'Heads were up.' });
+  const keep = (records: object[]) => test.http.post('/api/records').send({ records });
+  await keep([note]).expect(200);
+  // Known already: nothing new is told of it.
+  await keep([note]).expect(200);
+  await keep([recordMade({ kind: 'note', text: 'Heads were down.', map: 'other' })]).expect(200);
+  expect(await stream.take('records', 2)).toEqual([{ map: 'kelpwick' }, { map: 'other' }]);
   await stream.end();
 });

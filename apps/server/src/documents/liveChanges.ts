@@ -2,10 +2,11 @@ import type { ChangeEvent, DocumentKindName } from '@aftersquall/core';
 import { Injectable } from '@nestjs/common';
 import { Subject } from 'rxjs';
 
-/** What open screens are told: a change of a document, or that the list of a kind of documents is another one. */
+/** What open screens are told: a change of a document, that the list of a kind of documents is another one, or that practice of a map was recorded. */
 export type LiveEvent =
   | { type: 'change'; data: ChangeEvent }
-  | { type: 'documents'; data: { kind: DocumentKindName } };
+  | { type: 'documents'; data: { kind: DocumentKindName } }
+  | { type: 'records'; data: { map: string } };
 
 /** Passes on what has been committed to whoever listens. */
 @Injectable()

@@ -9,6 +9,7 @@ import {
 import { Injectable } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
 import { WriteQueue } from '../database/writeQueue.ts';
+import { LiveChanges } from '../documents/liveChanges.ts';
 import { RecordRow, ROW_COLUMNS, rowOf } from './recordRow.ts';
 
 /** Kinds that are few: they are summed up by the core. Trials and faults are many: the table sums them up. */
@@ -46,7 +47,10 @@ function whereOf({ map, from, to, class: of, athlete }: PracticeFilter, kind: st
 /** Keeps facts of practice, each exactly once, and sums them up. */
 @Injectable()
 export class RecordsService {
-  constructor(private readonly queue: WriteQueue) {}
+  constructor(
+    private readonly queue: WriteQueue,
+    private readonly live: LiveChanges,
+  ) {}
 
   /** Keeps records in the order in which they come. One whose key is known already stays as it was first kept. */
   async keep(records: readonly PracticeRecord[]): Promise<{ kept: number; known: number }> {
@@ -57,6 +61,9 @@ export class RecordsService {
       await manager.query(INSERT, [JSON.stringify(rows)]);
       return (await known(manager, keys)) - before;
     });
+    if (kept > 0)
+      for (const map of new Set(records.map((record) => record.map)))
+        this.live.tell({ type: 'records', data: { map } });
     return { kept, known: records.length - kept };
   }
 

@@ -45,11 +45,6 @@ const HERE: Record<string, [string, string][]> = {
     ['Del', 'Time line: the block taken out'],
     ['← → ↑ ↓', 'Term: the class a day or a week earlier or later'],
   ],
-  mat: [
-    ['Space', 'Start and pause'],
-    ['→', 'To the next stretch'],
-    ['←', 'To the one before'],
-  ],
 };
 
 /** The keys of the place one is in, and those that work everywhere. */

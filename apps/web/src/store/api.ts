@@ -54,7 +54,7 @@ export async function ask<N extends RouteName>(
 /** The server, by its contract. */
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Documents', 'History'],
+  tagTypes: ['Documents', 'History', 'Practice'],
   endpoints: (build) => ({
     listDocuments: build.query<Answer<'listDocuments'>, Call<'listDocuments'>>({
       // Without the server the list is the one that this device saw last.
@@ -88,10 +88,12 @@ export const api = createApi({
     sumPractice: build.query<Answer<'sumPractice'>, Call<'sumPractice'>>({
       query: request('sumPractice'),
       keepUnusedDataFor: 0,
+      providesTags: (_, __, { query }) => [{ type: 'Practice', id: query?.map }],
     }),
     listRecords: build.query<Answer<'listRecords'>, Call<'listRecords'>>({
       query: request('listRecords'),
       keepUnusedDataFor: 0,
+      providesTags: ['Practice'],
     }),
     listRemoved: build.query<Answer<'listRemoved'>, Call<'listRemoved'>>({
       query: request('listRemoved'),

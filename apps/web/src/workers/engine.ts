@@ -19,12 +19,26 @@ let running: Running | undefined;
 /** What was being worked out when the engine was stopped; it is never answered. */
 export class EngineStopped extends Error {}
 
+/** Who was stopped, and asks again as soon as the engine works again. */
+const stoppedAsking = new Set<() => void>();
+
+/** Calls once, when the engine is at work again; gives what takes that back. */
+export function whenAtWorkAgain(ask: () => void): () => void {
+  stoppedAsking.add(ask);
+  return () => void stoppedAsking.delete(ask);
+}
+
 /** Asks the engine about a map; questions are answered in their order. @throws EngineStopped when it is stopped. */
 export function askEngine<T>(
   map: GuardMap,
   question: (engine: Remote<WeighingEngine>) => Promise<T>,
 ): Promise<T> {
-  running ??= start();
+  if (!running) {
+    running = start();
+    const again = [...stoppedAsking];
+    stoppedAsking.clear();
+    for (const ask of again) queueMicrotask(ask);
+  }
   return Promise.race([running.ask(map, question), running.stopped]);
 }
 

@@ -60,6 +60,20 @@ async function drawNext(): Promise<void> {
   }
 }
 
+/** Pictures of another view than the usual one: so many are kept, the ones that were looked at last. */
+const MAX_TURNED = 40;
+const turned = new Set<string>();
+function forgetTurned(latest: string): void {
+  turned.delete(latest);
+  turned.add(latest);
+  for (const name of turned) {
+    if (turned.size <= MAX_TURNED) return;
+    if (listeners.has(name)) continue;
+    turned.delete(name);
+    drawn.delete(name);
+  }
+}
+
 const keys = new WeakMap<Position, string>();
 function keyOf(position: Position): string {
   const known = keys.get(position) ?? poseKey(position);
@@ -110,6 +124,7 @@ export function usePicture(
         // A turned picture is looked at once: only those of the usual view are kept.
         const made = await worker.picture(position, PICTURE[kind], view, view ? undefined : name);
         drawn.set(name, made);
+        if (view) forgetTurned(name);
         for (const listener of listeners.get(name) ?? []) listener(made);
       };
       waiting.push({ name, work });

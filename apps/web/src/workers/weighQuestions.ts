@@ -1,7 +1,7 @@
 import type { Dependence, GuardMap, Outcome, StakedHole, TakenAway, WeighOptions } from '@aftersquall/core';
 import { proxy, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { askEngine } from './engine.ts';
+import { askEngine, EngineStopped, whenAtWorkAgain } from './engine.ts';
 import type { WeighingEngine } from './weighingEngine.ts';
 
 /** Something to be taken away, in words. */
@@ -71,16 +71,20 @@ function useAnswer<T>(map: GuardMap, ask: (remote: Remote<WeighingEngine>) => Pr
   const [answer, setAnswer] = useState<{ map: GuardMap; ask: typeof ask; found: T }>();
   useEffect(() => {
     let wanted = true;
-    const timer = setTimeout(() => {
-      askEngine(map, ask).then(
+    let giveUp: () => void = () => undefined;
+    const askNow = () =>
+      void askEngine(map, ask).then(
         (found) => wanted && setAnswer({ map, ask, found }),
-        // Stopped: it is asked again with the next question.
-        () => undefined,
+        (error: unknown) => {
+          // Stopped: it is asked again with the next question of anybody.
+          if (wanted && error instanceof EngineStopped) giveUp = whenAtWorkAgain(askNow);
+        },
       );
-    }, SETTLED);
+    const timer = setTimeout(askNow, SETTLED);
     return () => {
       wanted = false;
       clearTimeout(timer);
+      giveUp();
     };
   }, [map, ask]);
   return answer?.map === map && answer.ask === ask ? answer.found : undefined;

@@ -177,7 +177,7 @@ export const ROUTES = {
     method: 'GET',
     path: '/api/events',
     summary:
-      'Server-sent events for as long as one listens: `change` with every change of every document (a made change with its `kind` and `id`), `documents` with the kind whose list has changed.',
+      'Server-sent events for as long as one listens: `change` with every change of every document (a made change with its `kind` and `id`), `documents` with the kind whose list has changed, `records` with the map of which practice was recorded.',
     params: none,
     query: none,
     status: 200,

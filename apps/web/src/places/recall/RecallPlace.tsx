@@ -1,6 +1,6 @@
 import { type GuardMap, indexMap, type RecallCard, recallCards } from '@aftersquall/core';
 import { Check, X } from 'lucide-react';
-import { type FormEvent, useMemo, useState } from 'react';
+import { type FormEvent, useState } from 'react';
 import { useParams } from 'react-router';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { useTheme } from '../../components/useTheme.ts';
@@ -55,27 +55,26 @@ export function RecallPlace() {
   );
 }
 
-function Sitting({ map, alias }: { map: GuardMap; alias: string }) {
-  const { data, isLoading } = useGetRecallQuery({ params: {}, query: { map: map.id, alias } });
-  const [seed] = useState(() => Math.floor(Date.now() / 1000) % 1_000_000);
-  // Chosen once: what is answered now does not change the cards of this sitting.
-  const cards = useMemo(
-    () =>
-      isLoading
-        ? undefined
-        : recallCards(map, {
-            date: today(),
-            count: CARDS,
-            history: data?.recalled ?? [],
-            taught: new Set(data?.taught),
-            seed,
-          }),
-    [map, data, isLoading, seed],
-  );
+/** Ten cards, dealt once: what is answered or changed meanwhile does not change the cards of this sitting. */
+function Sitting({ map: now, alias }: { map: GuardMap; alias: string }) {
+  const { data, isLoading } = useGetRecallQuery({ params: {}, query: { map: now.id, alias } });
+  const [dealt, setDealt] = useState<{ map: GuardMap; cards: RecallCard[] }>();
+  if (!dealt && !isLoading)
+    setDealt({
+      map: now,
+      cards: recallCards(now, {
+        date: today(),
+        count: CARDS,
+        history: data?.recalled ?? [],
+        taught: new Set(data?.taught),
+        seed: Math.floor(Date.now() / 1000) % 1_000_000,
+      }),
+    });
   const [answers, setAnswers] = useState<boolean[]>([]);
   const [picked, setPicked] = useState<string>();
   const way = useOnTheWay();
-  if (!cards) return <p>…</p>;
+  if (!dealt) return <p>…</p>;
+  const { map, cards } = dealt;
   const card = cards[answers.length - (picked === undefined ? 0 : 1)];
   if (!card)
     return (

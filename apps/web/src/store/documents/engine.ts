@@ -409,8 +409,10 @@ export const hear =
       dispatch(api.util.invalidateTags([{ type: 'Documents', id: event.data.kind }]));
     } else if (event.type === 'change') {
       dispatch(hearChange(event.data));
+    } else if (event.type === 'records') {
+      dispatch(api.util.invalidateTags([{ type: 'Practice', id: event.data.map }]));
     } else {
-      dispatch(api.util.invalidateTags(['Documents']));
+      dispatch(api.util.invalidateTags(['Documents', 'Practice']));
       for (const { address, state, online } of Object.values(getState().documents.sessions)) {
         if (state === 'missing' && !online) void dispatch(openDocument(address));
         if (state === 'ready') void dispatch(catchUp(address)).then(() => dispatch(send(address)));

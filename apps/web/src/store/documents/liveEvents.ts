@@ -4,6 +4,7 @@ import type { ChangeEvent, DocumentKindName } from '@aftersquall/core';
 export type LiveEvent =
   | { type: 'change'; data: ChangeEvent }
   | { type: 'documents'; data: { kind: DocumentKindName } }
+  | { type: 'records'; data: { map: string } }
   | { type: 'opened' };
 
 const NAME = 'aftersquall.events';
@@ -34,7 +35,7 @@ export function listen(hear: (event: LiveEvent) => void): () => void {
 function holdLine(pass: (event: LiveEvent) => void, signal: AbortSignal): Promise<void> {
   const line = new EventSource('/api/events');
   line.addEventListener('open', () => pass({ type: 'opened' }));
-  for (const type of ['change', 'documents'] as const)
+  for (const type of ['change', 'documents', 'records'] as const)
     line.addEventListener(type, ({ data }) => pass({ type, data: JSON.parse(data) }));
   return new Promise((resolve) => {
     signal.addEventListener('abort', () => {

@@ -1,5 +1,5 @@
 import { batch, type GuardMap, put, remove } from '@aftersquall/core';
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, type MouseEvent, useEffect, useRef, useState } from 'react';
 import { newMove, newPosition } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
@@ -11,6 +11,7 @@ import styles from './board.module.scss';
 import type { Board, BoardColumn, BoardLayout, BoardRow } from './boardModel.ts';
 import { cellOf } from './boardModel.ts';
 import type { BoardWorths } from './boardWorths.ts';
+import type { Leaving } from './CellEditor.tsx';
 import { keyActions } from './keyActions.ts';
 import { NewPosition } from './NewPosition.tsx';
 import { ReactionDialog } from './ReactionDialog.tsx';
@@ -91,9 +92,10 @@ export function AnswerBoard(props: Props) {
     const other = step > 0 ? rows.findIndex((r, i) => i > rowAt && r.kind === 'move') : rowAt - 1;
     if (other >= 0) go(other, step > 0 ? 0 : columns.length - 1);
   };
-  const commit = (after: 'down' | 'right' | 'left' | 'stay') => {
+  const commit = (after: Leaving) => {
     setEditing(undefined);
-    focusBoard();
+    // Whoever clicked into another field is there already.
+    if (after !== 'away') focusBoard();
     if (after === 'down') go(rowAt + 1, columnWanted.current);
     if (after === 'right') onwards(1);
     if (after === 'left') onwards(-1);
@@ -144,6 +146,27 @@ export function AnswerBoard(props: Props) {
     }
   };
 
+  /** The cell that was clicked, by the keys of its row and column. */
+  const clicked = ({ target }: MouseEvent): { at: BoardRow; column: BoardColumn } | undefined => {
+    const { row: key, column } = (target as Element).closest<HTMLElement>('[role=gridcell]')?.dataset ?? {};
+    const at = rows.find((one) => one.key === key);
+    const found = at?.columns.find((one) => one.key === column);
+    return at && found && { at, column: found };
+  };
+  const onClick = (event: MouseEvent) => {
+    const cell = clicked(event);
+    if (!cell) return;
+    onSpot({ row: cell.at.key, column: cell.column.key });
+    focusBoard();
+    if (selected) select(thingAt(cell.at, cell.column));
+  };
+  const onDoubleClick = (event: MouseEvent) => {
+    const cell = clicked(event);
+    if (!cell) return;
+    onSpot({ row: cell.at.key, column: cell.column.key });
+    setEditing({ at: 'cell' });
+  };
+
   return (
     <div className={`board ${worths && stale ? 'stale' : ''}`}>
       <div
@@ -156,6 +179,8 @@ export function AnswerBoard(props: Props) {
         aria-activedescendant={row ? cellId(row.key, columns[columnAt]?.key ?? 'head') : undefined}
         tabIndex={0}
         onKeyDown={onKeyDown}
+        onClick={onClick}
+        onDoubleClick={onDoubleClick}
       >
         <div style={{ width, height, position: 'relative' }}>
           {board.layout === 'grid' && row && (
@@ -189,15 +214,6 @@ export function AnswerBoard(props: Props) {
                 onHead={() => {
                   onSpot({ row: at.key, column: 'head' });
                   select(thingAt(at, undefined));
-                }}
-                onCell={(column) => {
-                  onSpot({ row: at.key, column: column.key });
-                  focusBoard();
-                  if (selected) select(thingAt(at, column));
-                }}
-                onEdit={(column) => {
-                  onSpot({ row: at.key, column: column.key });
-                  setEditing({ at: 'cell' });
                 }}
                 onNamed={(goOn) => {
                   setEditing(undefined);

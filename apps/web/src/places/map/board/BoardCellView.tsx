@@ -14,6 +14,9 @@ import type { BoardCell } from './boardModel.ts';
 
 interface Props {
   id: string;
+  /** Its row and column, by their keys: the board hears its clicks. */
+  row: string;
+  column: string;
   map: GuardMap;
   cell: BoardCell;
   words: string;
@@ -26,8 +29,6 @@ interface Props {
   left: number;
   width: number;
   here: boolean;
-  onPick: () => void;
-  onEdit: () => void;
 }
 
 const BASIS: Record<Basis | 'none', [string, string]> = {
@@ -39,7 +40,7 @@ const BASIS: Record<Basis | 'none', [string, string]> = {
 
 /** One cell: where it leads, how likely and known from what; a hole; or nothing that top is known to do here. */
 export const BoardCellView = memo(function BoardCellView(props: Props) {
-  const { id, map, cell, words, shade, stake, index, left, width, here, onPick, onEdit } = props;
+  const { id, map, cell, words, shade, stake, index, left, width, here } = props;
   return (
     <div
       id={id}
@@ -50,8 +51,8 @@ export const BoardCellView = memo(function BoardCellView(props: Props) {
       className={`board-cell ${cell.kind} ${here ? 'here' : ''}`}
       style={{ left, width, '--shade': `${Math.round(shade * 30)}%` } as object}
       title={worthWords(props)}
-      onClick={onPick}
-      onDoubleClick={onEdit}
+      data-row={props.row}
+      data-column={props.column}
     >
       {cell.kind === 'hole' && <span className={styles['gap-mark']}>no answer</span>}
       {cell.kind === 'hole' && stake !== undefined && stake >= LEAST && (
@@ -76,21 +77,21 @@ export const BoardCellView = memo(function BoardCellView(props: Props) {
   );
 }, sameCell);
 
-/** Handlers are new on every render and mean the same; what is shown decides. */
-function sameCell(a: Props, b: Props): boolean {
+/** The same to look at: of the map only the names of positions are shown, and a cell is made anew with each board. */
+function sameCell({ map: mapBefore, cell: before, ...a }: Props, { map, cell, ...b }: Props): boolean {
   return (
-    a.map.positions === b.map.positions &&
-    a.here === b.here &&
-    a.left === b.left &&
-    a.words === b.words &&
-    a.shade === b.shade &&
-    a.worth === b.worth &&
-    a.stake === b.stake &&
-    a.cell.kind === b.cell.kind &&
-    (a.cell.kind !== 'answer' ||
-      (b.cell.kind === 'answer' && a.cell.exchange === b.cell.exchange && a.cell.others === b.cell.others))
+    mapBefore.positions === map.positions &&
+    sameContent(before, cell) &&
+    Object.keys(b).every((key) => same(a, b, key))
   );
 }
+
+const same = (a: object, b: object, key: string): boolean => Object.is(a[key as never], b[key as never]);
+
+const sameContent = (a: BoardCell, b: BoardCell): boolean =>
+  a.kind === 'answer' && b.kind === 'answer'
+    ? a.exchange === b.exchange && a.others === b.others
+    : a.kind === b.kind;
 
 /** A stake below this shows as nothing. */
 const LEAST = 0.0005;

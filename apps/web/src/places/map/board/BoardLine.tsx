@@ -2,10 +2,10 @@ import type { GuardMap } from '@aftersquall/core';
 import type { VirtualItem } from '@tanstack/react-virtual';
 import { BoardCellView } from './BoardCellView.tsx';
 import styles from './board.module.scss';
-import { type BoardColumn, type BoardLayout, type BoardRow, cellOf } from './boardModel.ts';
+import { type BoardLayout, type BoardRow, cellOf } from './boardModel.ts';
 import { type ColumnPlace, SIZE } from './boardSize.ts';
 import type { BoardWorths } from './boardWorths.ts';
-import { CellEditor } from './CellEditor.tsx';
+import { CellEditor, type Leaving } from './CellEditor.tsx';
 import { ColumnHead } from './ColumnHead.tsx';
 import { NameEditor } from './NameEditor.tsx';
 import { RowHead } from './RowHead.tsx';
@@ -34,10 +34,8 @@ interface Props {
   editing: Editing | undefined;
   onReaction: (id: string) => void;
   onHead: () => void;
-  onCell: (column: BoardColumn) => void;
-  onEdit: (column: BoardColumn) => void;
   onNamed: (goOn: boolean) => void;
-  onCommit: (after: 'down' | 'right' | 'left' | 'stay') => void;
+  onCommit: (after: Leaving) => void;
 }
 
 /** One row of the board: a position's name, or a move with its answers, and what is being written in it. */
@@ -85,6 +83,8 @@ export function BoardLine(props: Props) {
             <BoardCellView
               key={met.key}
               id={cellId(row.key, met.key)}
+              row={row.key}
+              column={met.key}
               map={map}
               cell={cell}
               shade={worths?.shade(exchange) ?? 0}
@@ -96,8 +96,6 @@ export function BoardLine(props: Props) {
               left={item.start}
               width={item.size}
               here={item.index === column}
-              onPick={() => props.onCell(met)}
-              onEdit={() => props.onEdit(met)}
             />
           );
         })}

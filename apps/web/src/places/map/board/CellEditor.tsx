@@ -3,9 +3,12 @@ import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from '
 import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
-import { answerText, nameAt, type Proposal, proposals, readAnswer } from './answerText.ts';
+import { answerText, correction, nameAt, type Proposal, proposals, readAnswer } from './answerText.ts';
 import type { BoardCell, BoardColumn, BoardRow } from './boardModel.ts';
 import styles from './editors.module.scss';
+
+/** Where one goes when an answer is written: to another cell, nowhere, or to another field by a click. */
+export type Leaving = 'down' | 'right' | 'left' | 'stay' | 'away';
 
 interface Props {
   map: GuardMap;
@@ -15,7 +18,7 @@ interface Props {
   /** The key that opened it, if it was one; otherwise the answer there is. */
   text: string | undefined;
   left: number;
-  onCommit: (after: 'down' | 'right' | 'left' | 'stay') => void;
+  onCommit: (after: Leaving) => void;
 }
 
 const MOST = 7;
@@ -46,7 +49,11 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
       token && !(exchange && value === answerText(map, exchange)) ? withinReach(proposals(map, token)) : [],
     [map, token, exchange, value],
   );
-  const meant = useMemo(() => (value.trim() === '' ? undefined : readAnswer(map, value)), [map, value]);
+  const meant = useMemo(
+    () =>
+      value.trim() === '' ? undefined : readAnswer(map, exchange ? correction(map, exchange, value) : value),
+    [map, exchange, value],
+  );
   const help = useMemo(
     () =>
       cell.kind === 'answer'
@@ -70,14 +77,14 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
   };
   // Leaving the field commits too: what was committed by a key must not be committed again on the way out.
   const done = useRef(false);
-  const leave = (after: 'down' | 'right' | 'left' | 'stay') => {
+  const leave = (after: Leaving) => {
     done.current = true;
     onCommit(after);
   };
-  const commit = (after: 'down' | 'right' | 'left' | 'stay', written = value) => {
+  const commit = (after: Leaving, written = value) => {
     if (done.current) return;
     if (written.trim() === '' || (exchange && written === answerText(map, exchange))) return leave(after);
-    const read = readAnswer(map, written);
+    const read = readAnswer(map, exchange ? correction(map, exchange, written) : written);
     if ('trouble' in read) return setTrouble(read.trouble);
     const at = { move: row.move.id, reaction: column.reaction, variant: exchange?.variant };
     const issues = dispatch(changeMap(writeAnswer(map, at, read.answer)));
@@ -127,7 +134,7 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
         onKeyDown={onKeyDown}
         onKeyUp={follow}
         onClick={follow}
-        onBlur={() => commit('stay')}
+        onBlur={() => commit('away')}
       />
       <div id="cell-editor-help" aria-live="polite">
         {trouble ? (

@@ -34,6 +34,20 @@ export function answerText(map: GuardMap, exchange: Exchange): string {
     .join(' ');
 }
 
+const ONLY_FIGURES = /^\s*(?:(\d+(?:[.,]\d+)?)\s*%)?\s*(?:(\d+(?:[.,]\d+)?)\s*s)?\s*$/i;
+
+/** What is meant by figures alone over an answer that is there: "65%" is the same answer with another chance. */
+export function correction(map: GuardMap, exchange: Exchange, text: string): string {
+  const [, percent, seconds] = ONLY_FIGURES.exec(text) ?? [];
+  if (percent === undefined && seconds === undefined) return text;
+  const number = (digits: string): number => Number(digits.replace(',', '.'));
+  return answerText(map, {
+    ...exchange,
+    ...(percent !== undefined && { chance: number(percent) / 100 }),
+    ...(seconds !== undefined && { seconds: number(seconds) }),
+  });
+}
+
 export interface Proposal {
   /** What goes into the text. */
   word: string;
@@ -88,6 +102,9 @@ const positionsOf = (map: GuardMap): Place[] =>
     landing: { position: position.id },
   }));
 
+/** An end may be shortened to so many letters. */
+const SHORTEST_END = 4;
+
 /** What a name may mean and, first of all, what it does mean; undefined where it means nothing, or nothing clear. */
 interface Meaning {
   proposals: Proposal[];
@@ -111,9 +128,12 @@ function meaningOf(map: GuardMap, typed: string): Meaning {
     ({ names, what }) =>
       what === 'position' && names.some((other) => other.toLowerCase().startsWith(name.toLowerCase())),
   );
-  const found = [...new Set([...exact, ...begun, ...worded])];
+  // "pass" is the end of that name before it is how a position's name begins.
+  const shortened =
+    name.length < SHORTEST_END ? [] : outcomes.filter(({ word }) => word.startsWith(name.toLowerCase()));
+  const found = [...new Set([...exact, ...shortened, ...begun, ...worded])];
   const likely = worded.filter(({ what }) => what === (worded[0]?.what ?? ''));
-  const meant = exact[0] ?? begun[0] ?? (likely.length === 1 ? likely[0] : undefined);
+  const meant = exact[0] ?? shortened[0] ?? begun[0] ?? (likely.length === 1 ? likely[0] : undefined);
   const proposed = found.map(bare);
   return {
     proposals: exact.length > 0 ? proposed : [...proposed, newPositionOf(name)],

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { applyCommand, emptyMap, holes, PositionSchema, parseMapFile, writeAnswer } from '@aftersquall/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { answerText, nameAt, proposals, readAnswer } from './answerText.ts';
+import { answerText, correction, nameAt, proposals, readAnswer } from './answerText.ts';
 import { boardOf, cellOf } from './boardModel.ts';
 import { placeColumns } from './boardSize.ts';
 
@@ -182,5 +182,41 @@ describe('an answer as it is typed', () => {
     expect(next.exchanges.at(-1)).toMatchObject({ ...where, chance: 0.3 });
     expect(applyCommand(next, inverse).document).toEqual(map);
     expect(() => said('passed 130%')).toThrow('more than certain');
+  });
+});
+
+describe('figures typed over an answer', () => {
+  const exchange = map.exchanges.find(({ otherwise }) => otherwise !== undefined)!;
+
+  it('are the same answer with another chance or time', () => {
+    const written = (text: string) => {
+      const read = readAnswer(map, correction(map, exchange, text));
+      return 'answer' in read ? read.answer : read.trouble;
+    };
+    const { to, otherwise } = exchange;
+    expect(written('65%')).toMatchObject({ to, otherwise, chance: 0.65 });
+    expect(written(' 62,5 % 8s')).toMatchObject({ to, chance: 0.625, seconds: 8 });
+    expect(written('8s')).toMatchObject({ to, chance: exchange.chance, seconds: 8 });
+    expect(written('200%')).toMatch(/more than certain/);
+  });
+
+  it('are not taken for figures where they are part of more', () => {
+    for (const text of ['passed 20%', '', '50', 'new 50% guard'])
+      expect(correction(map, exchange, text)).toBe(text);
+  });
+});
+
+describe('an end that is shortened', () => {
+  const meant = (text: string) => {
+    const read = readAnswer(map, text);
+    return 'answer' in read ? read.answer.to : read.trouble;
+  };
+
+  it('comes before a position whose name begins so', () => {
+    const begun = PositionSchema.parse({ id: 'pass-begun', name: 'Pass begun' });
+    const known = { ...map, positions: [...map.positions, begun] };
+    const read = readAnswer(known, 'pass 20%');
+    expect('answer' in read && read.answer.to).toEqual({ outcome: 'passed' });
+    expect(meant('subm 20%')).toEqual({ outcome: 'submission' });
   });
 });
