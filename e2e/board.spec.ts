@@ -18,6 +18,7 @@ test('a small system is written from nothing in the board, by keyboard alone', a
   await keyboard.press('n');
   await keyboard.type('Knee shield');
   await keyboard.press('Enter');
+  await expect(page.getByRole('complementary', { name: 'The position' })).toBeFocused();
   await keyboard.press('Escape');
   await keyboard.press('b');
   await expect(board(page)).toBeFocused();
