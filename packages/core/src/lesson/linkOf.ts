@@ -1,3 +1,4 @@
+import { answerName } from '../body/answerName.ts';
 import { landingWords } from '../body/landingWords.ts';
 import type { Link } from '../model/blocks/defineBlock.ts';
 import type { ChainTurn } from '../model/chain.ts';
@@ -14,14 +15,15 @@ export function linkOf(
 ): Link {
   const index = indexMap(map);
   const move = index.move.get(exchange.move)!;
-  const reaction = exchange.reaction === 'none' ? undefined : index.reaction.get(exchange.reaction.id);
+  const { move: name, meets } = answerName(map, exchange);
+  const leads = fails ? (exchange.otherwise ?? { position: move.position }) : exchange.to;
   return {
     exchange: exchange.id,
     ...(mirrored && { mirrored }),
     ...(fails && { fails: true as const }),
-    move: move.name,
-    meets: reaction?.name ?? '',
-    leads: landingWords(map, fails ? (exchange.otherwise ?? { position: move.position }) : exchange.to),
+    move: name,
+    meets,
+    leads: landingWords(map, leads, index.position.get(move.position)),
     seconds: exchangeSeconds(move, exchange),
   };
 }

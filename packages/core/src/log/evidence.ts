@@ -1,10 +1,10 @@
+import { answerName } from '../body/answerName.ts';
 import { batch, type Command } from '../documents/command.ts';
 import { edit } from '../documents/edit.ts';
 import type { Basis, Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Practice } from '../model/practice.ts';
-import { answerName } from './answerName.ts';
 import { type ChanceEstimate, estimateChance, PRIOR_TRIALS, type Tally } from './estimateChance.ts';
 
 /** What is known of the chance of one exchange, and from what. */

@@ -39,6 +39,23 @@ describe('the quiz', () => {
     }
   });
 
+  it('offers the answer it means, calls nothing twice and says why of each that is right', () => {
+    for (const { exchange, choices } of ask({ count: 1000 })) {
+      const { move } = index.exchange.get(exchange)!;
+      expect(choices.some((choice) => choice.move === move && choice.right)).toBe(true);
+      expect(new Set(choices.map(({ name }) => name)).size).toBe(choices.length);
+      for (const { name, right, why } of choices)
+        if (right) expect(why.startsWith(`${name}: `), `${name} | ${why}`).toBe(true);
+    }
+  });
+
+  it('asks nothing that hardly ever works', () => {
+    const rare = { ...map, exchanges: map.exchanges.map((one) => ({ ...one, chance: 0.2 })) };
+    expect(
+      recallCards(rare, { date: '2026-11-26', count: 9, history: [], taught: new Set(), seed: 1 }),
+    ).toEqual([]);
+  });
+
   it('says why in sentences, what is had when it fails among them', () => {
     const noted = {
       ...map,
@@ -51,7 +68,8 @@ describe('the quiz', () => {
       taught: new Set(),
       seed: 1,
     });
-    expect(card!.why).toMatch(/ % by the coach\. Hips first\. If not: grips torn\.$/);
+    const right = card!.choices.find((choice) => choice.right)!;
+    expect(right.why).toMatch(/^.+: .+\. Works \d+ times in 10 \(.+\)\. Hips first\. If not: grips torn\.$/);
   });
 
   it('is the same for the same seed, and asks what was taught where something was', () => {

@@ -1,12 +1,21 @@
-import { landingWords, reactionName } from '../body/landingWords.ts';
+import { answerName, doneName } from '../body/answerName.ts';
+import { landingWords } from '../body/landingWords.ts';
 import { seeded } from '../game/seeded.ts';
 import { type Memory, practised, retained } from '../lesson/memory.ts';
-import { type Exchange, notesOf } from '../model/exchange.ts';
+import { type Basis, type Exchange, notesOf } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { RecallPast } from '../model/practice.ts';
 import { reactionKey } from '../model/reaction.ts';
-import { answerName } from './answerName.ts';
+
+/** What may be answered: a move, by what is done of it here. */
+export interface RecallChoice {
+  move: string;
+  name: string;
+  right: boolean;
+  /** Where it leads and how often, with what the coach wrote beside it; nothing where it is no answer. */
+  why: string;
+}
 
 /** A question of the quiz: here we are, top did that: what now? */
 export interface RecallCard {
@@ -15,9 +24,7 @@ export interface RecallCard {
   position: string;
   meets: string;
   /** What can be tapped; several may be right. */
-  choices: { move: string; name: string; right: boolean }[];
-  /** Why, in a sentence. */
-  why: string;
+  choices: RecallChoice[];
 }
 
 interface Request {
@@ -34,6 +41,8 @@ interface Request {
 /** An answer this much less likely than the best is right as well. */
 const AS_GOOD = 0.05;
 const CHOICES = 4;
+/** What works less often than this is not asked: nobody should learn it as the answer. */
+const LEAST_CHANCE = 0.3;
 /** What was never asked comes after what is forgotten and before what is known. */
 const NEVER_ASKED = 0.6;
 
@@ -54,7 +63,7 @@ export function recallCards(map: GuardMap, { date, count, history, taught, seed 
     if (!known || exchange.chance > known.chance) questions.set(key, exchange);
   }
   const asked = [...questions.values()].filter(
-    ({ move }) => index.movesOf(index.move.get(move)!.position).length > 1,
+    ({ move, chance }) => chance >= LEAST_CHANCE && index.movesOf(index.move.get(move)!.position).length > 1,
   );
   const wanted = asked.filter(({ id }) => taught.has(id));
   return (
@@ -75,46 +84,67 @@ function cardOf(map: GuardMap, exchange: Exchange, random: () => number): Recall
   const index = indexMap(map);
   const { position } = index.move.get(exchange.move)!;
   const key = reactionKey(exchange.reaction);
-  const chanceOf = (move: string): number =>
-    Math.max(
-      -1,
-      ...index
-        .exchangesOf(move)
-        .filter(({ reaction }) => reactionKey(reaction) === key)
-        .map(({ chance }) => chance),
-    );
-  const moves = index.movesOf(position).map(({ id, name }) => ({ move: id, name, chance: chanceOf(id) }));
-  const best = Math.max(...moves.map(({ chance }) => chance));
-  const isRight = ({ chance }: (typeof moves)[number]) => chance >= best - AS_GOOD && chance >= 0;
-  const shuffled = moves.map((one) => ({ ...one, luck: random() })).sort((a, b) => a.luck - b.luck);
-  const right = shuffled.filter(isRight);
-  const wrong = shuffled.filter((one) => !isRight(one));
-  // At least one right answer, the rest as it falls.
+  const answers = index.movesOf(position).map((move) => {
+    const best = index
+      .exchangesOf(move.id)
+      .filter(({ reaction }) => reactionKey(reaction) === key)
+      .reduce<Exchange | undefined>((a, b) => (a && a.chance >= b.chance ? a : b), undefined);
+    const name = best ? doneName(map, best) : move.name;
+    return { move: move.id, name, best, luck: random() };
+  });
+  const asGood = ({ best }: (typeof answers)[number]): boolean =>
+    best !== undefined && best.chance >= exchange.chance - AS_GOOD;
+  const shuffled = answers.sort((a, b) => a.luck - b.luck);
+  // What is called the same is offered once, and never as wrong where it is right as well.
+  const right = unlike(
+    shuffled.filter(asGood).sort((a, b) => Number(b.best === exchange) - Number(a.best === exchange)),
+  );
+  const wrong = unlike(shuffled.filter((one) => !asGood(one))).filter(
+    ({ name }) => !right.some((one) => one.name === name),
+  );
+  // The best answer always, others that are as good only where too little is wrong.
   const shown = [...right.slice(0, Math.max(1, CHOICES - wrong.length)), ...wrong].slice(0, CHOICES);
-  const { move } = answerName(map, exchange);
   return {
     exchange: exchange.id,
     position,
-    meets: exchange.reaction === 'none' ? '' : reactionName(map, exchange.reaction),
+    meets: answerName(map, exchange).meets,
     choices: shown
-      .map((one) => ({ move: one.move, name: one.name, right: isRight(one), luck: random() }))
+      .map(({ move, name, best, ...one }) => ({
+        move,
+        name,
+        right: asGood({ move, name, best, ...one }),
+        why: best ? whyOf(map, best) : '',
+        luck: random(),
+      }))
       .sort((a, b) => a.luck - b.luck)
       .map(({ luck: _, ...choice }) => choice),
-    why: whyOf(map, exchange, move),
   };
 }
 
-/** Where the answer leads and how often, with what the coach wrote beside it, in sentences. */
-function whyOf(map: GuardMap, exchange: Exchange, move: string): string {
+/** The first of those that are called the same. */
+const unlike = <T extends { name: string }>(all: readonly T[]): T[] =>
+  all.filter(({ name }, i) => all.findIndex((other) => other.name === name) === i);
+
+/** Where an answer leads and how often, with what the coach wrote beside it, in sentences. */
+function whyOf(map: GuardMap, exchange: Exchange): string {
+  const index = indexMap(map);
   const { landing, failing } = notesOf(exchange);
+  const at = index.position.get(index.move.get(exchange.move)!.position);
   return [
-    `${move}: ${landingWords(map, exchange.to)}, ${Math.round(exchange.chance * 100)} % by the coach.`,
+    `${doneName(map, exchange)}: ${landingWords(map, exchange.to, at)}. Works ${Math.round(exchange.chance * 10)} times in 10 (${BASIS_WORDS[exchange.basis ?? 'coach']}).`,
     landing && sentence(landing),
     failing && sentence(`If not: ${failing}`),
   ]
     .filter(Boolean)
     .join(' ');
 }
+
+/** Whose figure it is, for an athlete. */
+const BASIS_WORDS: Record<Basis, string> = {
+  coach: 'the coach’s guess',
+  logged: 'counted in class',
+  blended: 'guess and count together',
+};
 
 const sentence = (text: string): string =>
   `${text[0]!.toUpperCase()}${text.slice(1)}${/[.!?]$/.test(text) ? '' : '.'}`;

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
+import { answerName } from '../body/answerName.ts';
 import { parseMapFile } from '../formats/mapFile.ts';
 import { recordMade } from '../test/practiceRecords.ts';
-import { answerName } from './answerName.ts';
 import { printTrials, readTrials } from './trialsCsv.ts';
 
 const map = parseMapFile(

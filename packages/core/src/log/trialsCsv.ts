@@ -1,7 +1,9 @@
 import Papa from 'papaparse';
+import { answerName } from '../body/answerName.ts';
 import { reactionName } from '../body/landingWords.ts';
 import { seedOf } from '../game/seeded.ts';
 import { RESISTANCES } from '../model/blocks/defineBlock.ts';
+import type { Exchange } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import { type PracticeRecord, PracticeRecordSchema, recordsOf, standing } from '../model/practiceRecord.ts';
@@ -89,8 +91,6 @@ export function readTrials(
     const same = JSON.stringify(cells);
     const times = (seen.get(same) ?? 0) + 1;
     seen.set(same, times);
-    const index = indexMap(map);
-    const move = index.move.get(exchange.move)!;
     const parsed = PracticeRecordSchema.safeParse({
       kind: 'trial',
       key: `csv-${seedOf(`${same} ${times}`).toString(16)}-${seedOf(`again ${same} ${times}`).toString(16)}`,
@@ -99,9 +99,7 @@ export function readTrials(
       map: map.id,
       session: `csv-${cells.date}`,
       exchange: exchange.id,
-      position: index.position.get(move.position)?.name ?? '',
-      move: move.name,
-      meets: exchange.reaction === 'none' ? '' : reactionName(map, exchange.reaction),
+      ...answerName(map, exchange),
       ...(someone && { athlete: { id: someone.id, alias: someone.alias } }),
       worked: /^(yes|1|true)$/i.test(cells.worked),
       resistance: cells.resistance,
@@ -125,10 +123,15 @@ function findExchange(map: GuardMap, { exchange, position, move, meets }: Row) {
   const index = indexMap(map);
   const known = index.exchange.get(exchange);
   if (known) return known;
-  const named = map.moves.filter(
-    (one) => one.name === move && (!position || index.position.get(one.position)?.name === position),
-  );
-  return named
-    .flatMap(({ id }) => index.exchangesOf(id))
-    .find(({ reaction }) => (reaction === 'none' ? meets === '' : reactionName(map, reaction) === meets));
+  return map.exchanges.find((one) => {
+    const words = answerName(map, one);
+    const isNamed = move === words.move || move === index.move.get(one.move)?.name;
+    return isNamed && (!position || position === words.position) && isMet(map, one, meets);
+  });
 }
+
+/** Whether a text says what an exchange meets: as it is called there, or as its catalogue has it. */
+const isMet = (map: GuardMap, exchange: Exchange, meets: string): boolean =>
+  exchange.reaction === 'none'
+    ? meets === ''
+    : [answerName(map, exchange).meets, reactionName(map, exchange.reaction)].includes(meets);

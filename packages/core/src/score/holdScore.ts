@@ -80,7 +80,10 @@ export function holdScore(
     if (exchange.reaction !== 'none') {
       const reaction = index.reaction.get(exchange.reaction.id)!;
       const turned = Boolean(exchange.reaction.mirrored) !== mirrored;
-      score.top.push({ at: score.seconds, name: reactionName(map, exchange.reaction) });
+      score.top.push({
+        at: score.seconds,
+        name: reactionName(map, exchange.reaction, index.position.get(move.position)),
+      });
       moment = afterReaction(moment, sided('reaction', reaction, turned)).moment;
       show(moment, 'broken');
     }
@@ -132,7 +135,7 @@ export function holdScore(
     if (!moment) show(here.moment, 'arrival');
     moment = here.moment;
     score.seconds += map.settings.roundPace;
-    score.top.push({ at: score.seconds, name: landingWords(map, to) });
+    score.top.push({ at: score.seconds, name: landingWords(map, to, index.position.get(at)) });
     arrive(to, 'arrival');
   }
 

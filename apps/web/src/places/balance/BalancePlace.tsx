@@ -78,7 +78,7 @@ export function BalancePlace() {
               { value: 'none', name: 'Nothing: top is late' },
               ...position.looks
                 .flatMap(({ reactions }) => reactions)
-                .map((ref) => ({ value: reactionKey(ref), name: reactionName(map, ref) })),
+                .map((ref) => ({ value: reactionKey(ref), name: reactionName(map, ref, position) })),
             ].filter(({ value }, i, list) => list.findIndex((other) => other.value === value) === i)}
             onChange={(value) => set({ met: value === 'none' ? undefined : value })}
           />

@@ -1,4 +1,4 @@
-import { allNames, type GuardMap, indexMap, reactionName, type Wanted } from '@aftersquall/core';
+import { allNames, answerName, type GuardMap, indexMap, type Wanted } from '@aftersquall/core';
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
@@ -54,12 +54,17 @@ function addable(map: GuardMap): Addable[] {
       aliases: short ? [short, ...aliases] : aliases,
       what: 'movement',
     })),
-    ...map.exchanges.flatMap(({ id, move, reaction }) => {
-      const known = index.move.get(move);
-      if (!known || reaction === 'none') return [];
-      const name = `${known.name}: ${reactionName(map, reaction)}`;
-      const what = `answer, ${index.position.get(known.position)?.name ?? ''}`;
-      return [{ ...of('exchange', id), name, aliases: [], what }];
+    ...map.exchanges.flatMap((exchange) => {
+      if (exchange.reaction === 'none') return [];
+      const { position, move, meets } = answerName(map, exchange);
+      return [
+        {
+          ...of('exchange', exchange.id),
+          name: `${move}: ${meets}`,
+          aliases: [],
+          what: `answer, ${position}`,
+        },
+      ];
     }),
   ];
 }

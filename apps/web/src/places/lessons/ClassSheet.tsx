@@ -42,7 +42,7 @@ import { saveFile } from '../../components/saveFile.ts';
 import { changeDocument } from '../../store/documents/engine.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
-import { useFigures } from '../../store/records/useFigures.ts';
+import { logMissing, useFigures } from '../../store/records/useFigures.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { thePlanner } from '../../workers/planner.ts';
@@ -68,6 +68,8 @@ const wantedOf = (asked: string): Wanted[] =>
     return id ? [{ kind, id } as Wanted] : [];
   });
 
+const CHOOSE_LATER = 'This class was chosen on the log, so it is not chosen anew without it.';
+
 interface Props {
   plan: ClassPlan;
   planned: PlannedClass | undefined;
@@ -80,7 +82,7 @@ interface Props {
 export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
   const dispatch = useAppDispatch();
   const map = useDocument('map', plan.map)?.shown;
-  const figured = useFigures(map, plan.lesson?.figures);
+  const { map: figured, on } = useFigures(map, plan.lesson?.figures);
   const [picked, setPicked] = useState<string>();
   const [busy, setBusy] = useState(false);
   const [paper, setPaper] = useState<Paper>('sheet');
@@ -151,6 +153,8 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
   };
   const chooseAnew = async (lesson: Lesson, changes: Partial<Lesson>) => {
     if (!figured) return;
+    const missing = logMissing(on);
+    if (missing) return void dispatch(notify({ text: `${missing} ${CHOOSE_LATER}` }));
     setBusy(true);
     try {
       const found = await thePlanner().planLesson(requestOf(figured, plan, { ...lesson, ...changes }));

@@ -1,10 +1,10 @@
 import {
+  answerName,
   type ClassPlan,
   type GuardMap,
   indexMap,
   landingWords,
   type RoomNeeded,
-  reactionName,
   roomNeeded,
 } from '@aftersquall/core';
 import { useEffect, useState } from 'react';
@@ -32,13 +32,12 @@ export function LeftOver({ map, plan, ids, onAdd }: Props) {
       <ul>
         {ids.map((id) => {
           const exchange = index.exchange.get(id);
-          const move = exchange && index.move.get(exchange.move);
           const room = needed.get(id);
           return (
             <li key={id}>
-              {move?.name ?? id}
+              {exchange ? answerName(map, exchange).move : id}
               {exchange && exchange.reaction !== 'none' && (
-                <span className="top"> · {reactionName(map, exchange.reaction)}</span>
+                <span className="top"> · {answerName(map, exchange).meets}</span>
               )}
               {exchange && <span className="soft"> → {landingWords(map, exchange.to)}</span>}{' '}
               {exchange && (

@@ -95,6 +95,10 @@ export function LessonsPlace() {
   };
   const teach = async ({ root: wanted, ...asked }: AskedLesson) => {
     setTrouble('');
+    if (asked.figures && !practice)
+      return setTrouble(
+        'The log is not here, so no class can be planned on it. Try again when the server answers, or choose the map’s figures.',
+      );
     try {
       const planner = thePlanner();
       const on = asked.figures && practice ? mapOn(map, practice, asked.figures) : map;

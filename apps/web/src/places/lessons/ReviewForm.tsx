@@ -1,4 +1,12 @@
-import { exchangeOf, type GuardMap, indexMap, landingWords, playable, reactionName } from '@aftersquall/core';
+import {
+  answerName,
+  doneName,
+  exchangeOf,
+  type GuardMap,
+  indexMap,
+  landingWords,
+  playable,
+} from '@aftersquall/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
@@ -167,7 +175,7 @@ interface GoalsProps {
 }
 
 function PositionGoals({ map, name, exchanges, chosen, flip, apparel }: GoalsProps) {
-  const index = indexMap(map);
+  const _index = indexMap(map);
   const count = exchanges.filter(({ id }) => chosen.has(id)).length;
   const ids = exchanges.map(({ id }) => id);
   return (
@@ -200,9 +208,9 @@ function PositionGoals({ map, name, exchanges, chosen, flip, apparel }: GoalsPro
                 onChange={() => flip([exchange.id])}
               />
               <span>
-                {index.move.get(exchange.move)?.name}
+                {doneName(map, exchange)}
                 {exchange.reaction !== 'none' && (
-                  <span className="top"> · {reactionName(map, exchange.reaction)}</span>
+                  <span className="top"> · {answerName(map, exchange).meets}</span>
                 )}
                 <span className="soft"> → {landingWords(map, exchange.to)}</span>
                 {!fits && <span className="soft small"> (not {apparel})</span>}

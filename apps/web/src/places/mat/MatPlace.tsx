@@ -379,8 +379,11 @@ const WHO = { all: '', bottom: 'Bottom', top: 'Top' } as const;
 
 /** What is called: short where the map says how a coach calls it, else in the class's words. */
 function callWords(map: GuardMap | undefined, { exchange, meets }: Call): string {
-  const reaction = map && indexMap(map).exchange.get(exchange)?.reaction;
-  return !map || !reaction || reaction === 'none' ? meets : sentence(reactionShort(map, reaction));
+  const index = map && indexMap(map);
+  const known = index?.exchange.get(exchange);
+  if (!map || !known || known.reaction === 'none') return meets;
+  const at = index?.position.get(index.move.get(known.move)?.position ?? '');
+  return sentence(reactionShort(map, known.reaction, at));
 }
 
 const sentence = (words: string): string => words.replace(/^./, (first) => first.toUpperCase());

@@ -1,5 +1,6 @@
 import {
   contactName,
+  doneName,
   type GuardMap,
   holdWords,
   landingWords,
@@ -172,9 +173,10 @@ interface CardProps {
 function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss }: CardProps) {
   const { mapId = '' } = useParams();
   const { apparel } = useAppSelector(({ settings }) => settings);
-  const context = wordContext(onSide(option.from));
   const { move, exchange } = option;
   const variant = variantOf(move, exchange);
+  const done = exchange ? doneName(map, exchange) : move.name;
+  const context = wordContext(onSide(option.from));
   const ways = move.variants.filter(({ when }) => !when.apparel || when.apparel === apparel);
   const say = (holds: Option['keeps']) => holds.map((hold) => holdWords(hold, context)).join('; ');
   const limbs = (holds: Option['keeps']) =>
@@ -185,13 +187,13 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
       <div className="head">
         <div>
           <Link to={`${mapAddress(mapId)}?sel=move.${move.id}`} className="name">
-            {move.name}
+            {done}
           </Link>
           <span className="soft small">
             {' '}
             {move.kind}
             {move.window === 'brief' && ', brief chance'}
-            {variant && `, ${variant.name}`}
+            {done !== move.name ? `, instead of “${move.name}”` : variant && `, ${variant.name}`}
           </span>
         </div>
         <div
@@ -211,7 +213,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
       {elsewhere && (
         <p className="soft small">
           As from {option.from.position.name}
-          {option.from.mirrored && ' (other side)'}.
+          {option.from.mirrored && ' on the other side'}.
         </p>
       )}
       {option.missing.length > 0 && (
@@ -259,7 +261,10 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
           <b>{effect > 0 ? `+${effect}` : effect}</b> {why}
         </p>
       ))}
-      {option.rank === 'ready' && move.cues[0] && <p className={styles.cue}>“{move.cues[0]}”</p>}
+      {/* The cue of the move that was tried does not say how its other way is done. */}
+      {option.rank === 'ready' && done === move.name && move.cues[0] && (
+        <p className={styles.cue}>“{move.cues[0]}”</p>
+      )}
       <details className={styles.more}>
         <summary>
           {option.holdChanges} hold {option.holdChanges === 1 ? 'change' : 'changes'}
@@ -278,7 +283,11 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
         )}
         {exchange && (
           <Miss
-            leads={exchange.otherwise ? landingWords(map, exchange.otherwise) : 'you are still here'}
+            leads={
+              exchange.otherwise
+                ? landingWords(map, exchange.otherwise, option.from.position)
+                : 'you are still here'
+            }
             steps={stepsOf(move, exchange).map(({ text }) => text)}
             onMiss={(after) => onMiss(option, after)}
           />
@@ -289,7 +298,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
             className={`btn btn-sm ${option.rank === 'ready' ? 'btn-now' : 'btn-plain'}`}
             onClick={() => onTake(option)}
           >
-            <ArrowRight size={15} aria-hidden /> {landingWords(map, exchange.to)}
+            <ArrowRight size={15} aria-hidden /> {landingWords(map, exchange.to, option.from.position)}
           </button>
         )}
       </div>

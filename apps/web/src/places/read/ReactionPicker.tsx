@@ -9,6 +9,7 @@ import {
   type Position,
   type ReactionRef,
   reactionKey,
+  reactionName,
   sided,
   signsWords,
   wordContext,
@@ -57,7 +58,6 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
     const value = reactionKey(ref);
     const reaction = index.reaction.get(ref.id);
     const feel = ref.feel || reaction?.feel;
-    const otherSide = Boolean(ref.mirrored) !== mirrored;
     return (
       <button
         key={value}
@@ -68,8 +68,11 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
       >
         <span>
           <b>
-            {reaction?.name}
-            {otherSide && ' (other side)'}
+            {reactionName(
+              map,
+              { id: ref.id, mirrored: Boolean(ref.mirrored) !== mirrored },
+              index.position.get(position.id),
+            )}
           </b>
           {feel && <span className={styles.feel}>{feel}</span>}
         </span>
@@ -82,7 +85,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
       {moment && (
         <p className="soft small">
           As from {position.name}
-          {mirrored && ' (other side)'}, the position most like it:
+          {mirrored && ' on the other side'}, the position most like it:
         </p>
       )}
       <details className={styles.more} open={Boolean(moment)}>

@@ -289,6 +289,7 @@ export function ReadPlace() {
             <TopAnswers
               map={map}
               options={top}
+              at={here && indexMap(map).position.get(here.id)}
               mirrored={hereMirrored}
               onSee={(value) => set({ met: value, as: undefined })}
             />

@@ -1,15 +1,24 @@
-import { type GuardMap, landingWords, reactionKey, type TopOption } from '@aftersquall/core';
+import {
+  type GuardMap,
+  landingWords,
+  type Position,
+  reactionKey,
+  reactionName,
+  type TopOption,
+} from '@aftersquall/core';
 import styles from './read.module.scss';
 
 interface Props {
   map: GuardMap;
   options: readonly TopOption[];
+  /** Where we are, as it is written, and whether it is seen on its other side. */
+  at: Position | undefined;
   mirrored: boolean;
   onSee: (reaction: string) => void;
 }
 
 /** The same moment with the eyes of top: what hurts bottom most from here. */
-export function TopAnswers({ map, options, mirrored, onSee }: Props) {
+export function TopAnswers({ map, options, at, mirrored, onSee }: Props) {
   const listed = options.filter((option) => option.listed);
   const rest = options.filter((option) => !option.listed);
   const list = (some: readonly TopOption[], label: string) => (
@@ -18,8 +27,7 @@ export function TopAnswers({ map, options, mirrored, onSee }: Props) {
         <li key={reactionKey(ref)} className={styles['top-card']}>
           <button type="button" onClick={() => onSee(reactionKey(ref))}>
             <b className="top">
-              {reaction.name}
-              {Boolean(ref.mirrored) !== mirrored && ' (other side)'}
+              {reactionName(map, { id: ref.id, mirrored: Boolean(ref.mirrored) !== mirrored }, at)}
             </b>
             <span className={styles.hurt} title="1 minus the chance of bottom’s best answer">
               <span style={{ '--hurt': hurt } as object} aria-hidden />

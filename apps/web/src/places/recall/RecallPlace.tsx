@@ -1,4 +1,4 @@
-import { type GuardMap, indexMap, type RecallCard, recallCards } from '@aftersquall/core';
+import { answerName, type GuardMap, indexMap, type RecallCard, recallCards } from '@aftersquall/core';
 import { Check, X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { useParams } from 'react-router';
@@ -113,9 +113,8 @@ function Sitting({ map: now, alias }: { map: GuardMap; alias: string }) {
 }
 
 function wordsOf(map: GuardMap, card: RecallCard) {
-  const index = indexMap(map);
-  const move = index.move.get(index.exchange.get(card.exchange)!.move)!;
-  return { position: index.position.get(card.position)!.name, move: move.name };
+  const { position, move } = answerName(map, indexMap(map).exchange.get(card.exchange)!);
+  return { position, move };
 }
 
 interface QuestionProps {
@@ -130,7 +129,9 @@ interface QuestionProps {
 
 function Question({ map, card, number, count, picked, onPick, onNext }: QuestionProps) {
   const position = indexMap(map).position.get(card.position)!;
-  const right = card.choices.find((choice) => choice.move === picked)?.right;
+  const taken = card.choices.find((choice) => choice.move === picked);
+  // Why what was taken is right, or why something else would have been.
+  const why = (taken?.right ? taken : card.choices.find((choice) => choice.right))?.why;
   return (
     <section aria-label={`Picture ${number} of ${count}`}>
       <p className="soft">
@@ -160,7 +161,7 @@ function Question({ map, card, number, count, picked, onPick, onNext }: Question
       {picked !== undefined && (
         <div role="status" className={styles.why}>
           <p>
-            <b>{right ? 'Right.' : 'Not this time.'}</b> {card.why}
+            <b>{taken?.right ? 'Right.' : 'Not this time.'}</b> {why}
           </p>
           <button type="button" className="btn btn-lg btn-now" onClick={onNext} autoFocus>
             {number < count ? 'Next' : 'Done'}

@@ -23,7 +23,7 @@ import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { IconButton } from '../../components/IconButton.tsx';
 import type { DatedClass } from '../../store/classHead.ts';
-import { useFigures } from '../../store/records/useFigures.ts';
+import { logMissing, useFigures } from '../../store/records/useFigures.ts';
 import type { Held } from '../../store/records/useHeld.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { keepTerm } from './keepTerm.ts';
@@ -46,7 +46,8 @@ interface Props {
 export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props) {
   const goal = useAppSelector((state) => state.classGoal);
   const { apparel, rules } = useAppSelector(({ settings }) => settings);
-  const figured = useFigures(map, goal.figures);
+  const { map: figured, on } = useFigures(map, goal.figures);
+  const missing = logMissing(on);
   const today = new Date();
   const [from, setFrom] = useState(isoDay(isMonday(today) ? today : nextMonday(today)));
   const [weeks, setWeeks] = useState(6);
@@ -233,20 +234,22 @@ export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props)
           <button
             type="button"
             className="btn btn-now"
-            disabled={free.length === 0 || roots.length === 0}
+            disabled={free.length === 0 || roots.length === 0 || missing !== undefined}
             onClick={() => void plan()}
           >
             Plan {free.length} {free.length === 1 ? 'class' : 'classes'}
           </button>
         )}
         <span className="soft small">
-          {slots.length === 0
-            ? 'Say first at which times of the week classes are held.'
-            : roots.length === 0
-              ? 'The map has no moves yet: a term is made of them. Write some in the Map.'
-              : free.length === 0
-                ? 'Every one of these days has a class already: begin later, or take more weeks.'
-                : `For ${goal.people} people, ${goal.level}${goal.youth ? ', youth' : ''}, ${apparel}, as in “New class”. Days that have a class already keep it.`}
+          {missing
+            ? `${missing} Wait for it, or choose the map’s figures in “New class”.`
+            : slots.length === 0
+              ? 'Say first at which times of the week classes are held.'
+              : roots.length === 0
+                ? 'The map has no moves yet: a term is made of them. Write some in the Map.'
+                : free.length === 0
+                  ? 'Every one of these days has a class already: begin later, or take more weeks.'
+                  : `For ${goal.people} people, ${goal.level}${goal.youth ? ', youth' : ''}, ${apparel}, as in “New class”. Days that have a class already keep it.`}
         </span>
       </div>
     </section>

@@ -1,4 +1,5 @@
 import {
+  answerName,
   type ChainTurn,
   exchangeOf,
   failsIn,
@@ -8,7 +9,6 @@ import {
   OUTCOME_WORDS,
   OUTCOMES,
   type Outcome,
-  reactionName,
   turnText,
   type Weighing,
   type WeighOptions,
@@ -35,9 +35,9 @@ export function Chains({ map, weighing, options, at }: Props) {
   const chains = useBestChains(map, options, at, outcome);
   const index = indexMap(map);
   const stepOf = (turn: ChainTurn) => {
-    const { id, move, reaction } = index.exchange.get(exchangeOf(turn) ?? '')!;
-    const met = reaction !== 'none' && reactionName(map, reaction);
-    return { id, move, met, fails: failsIn(turn) };
+    const exchange = index.exchange.get(exchangeOf(turn) ?? '')!;
+    const { move: name, meets } = answerName(map, exchange);
+    return { id: exchange.id, move: exchange.move, name, met: meets, fails: failsIn(turn) };
   };
   return (
     <>
@@ -54,10 +54,10 @@ export function Chains({ map, weighing, options, at }: Props) {
           <li key={exchanges.map(turnText).join(' ')} className={styles.stake}>
             <b>{(chance * 100).toFixed(1)} %</b>
             <span>
-              {exchanges.map(stepOf).map(({ id, move, met, fails }, i) => (
+              {exchanges.map(stepOf).map(({ id, name, met, fails }, i) => (
                 <span key={id}>
                   {i > 0 && ' → '}
-                  <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{index.move.get(move)?.name}</Link>
+                  <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{name}</Link>
                   {met && <span className="soft"> | {met}</span>}
                   {fails && <span className="top">, it fails</span>}
                 </span>

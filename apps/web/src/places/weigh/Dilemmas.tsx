@@ -82,7 +82,10 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
         {visits.toFixed(2)} times a round
       </small>
       <small className="top">
-        Top does best: {joinWords(reactions.map(({ what }) => reactionName(map, what).toLowerCase()))}
+        Top does best:{' '}
+        {joinWords(
+          reactions.map(({ what }) => reactionName(map, what, index.position.get(position)).toLowerCase()),
+        )}
       </small>
       <MoveHazards map={map} moves={moves.map(({ what }) => what)} />
       <details>

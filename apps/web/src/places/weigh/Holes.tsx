@@ -139,7 +139,7 @@ function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
       <Link to={cell}>
         {index.move.get(move)?.name}, when top{' '}
         {reaction
-          ? reactionName(map, reaction).replace(/^./, (c) => c.toLowerCase())
+          ? reactionName(map, reaction, index.position.get(position)).replace(/^./, (c) => c.toLowerCase())
           : 'does whatever top does'}
       </Link>
       <small className="soft">

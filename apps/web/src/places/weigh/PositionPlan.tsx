@@ -109,7 +109,7 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
                   <td />
                   {plan.matrix.reactions.map((ref) => (
                     <th key={reactionKey(ref)} scope="col">
-                      {reactionName(map, ref)}
+                      {reactionName(map, ref, index.position.get(at))}
                       <ShareBar share={shareOf(plan.reactions, ref)} />
                       {weighing.trust > 0 && (
                         <small className="d-block">

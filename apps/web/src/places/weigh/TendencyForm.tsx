@@ -33,7 +33,7 @@ export function TendencyForm({ map, opponent, position }: Props) {
     <>
       <p className="small mb-1">In “{position.name}”; pick another position on the left.</p>
       {looks.map((look) => (
-        <LookForm key={look.id} map={map} opponent={opponent} position={position.id} look={look} />
+        <LookForm key={look.id} map={map} opponent={opponent} position={position} look={look} />
       ))}
     </>
   );
@@ -42,7 +42,7 @@ export function TendencyForm({ map, opponent, position }: Props) {
 interface LookProps {
   map: GuardMap;
   opponent: Opponent;
-  position: string;
+  position: Position;
   look: Look;
 }
 
@@ -52,7 +52,7 @@ const asTyped = (share: number, seen: number | undefined): number =>
 
 function LookForm({ map, opponent, position, look }: LookProps) {
   const dispatch = useAppDispatch();
-  const tendency = opponent.tendencies.find((one) => one.position === position && one.look === look.id);
+  const tendency = opponent.tendencies.find((one) => one.position === position.id && one.look === look.id);
   const [unit, setUnit] = useState<Unit>(tendency?.seen ? 'counts' : 'per cent');
   const [entries, setEntries] = useState<Entry[]>(() =>
     look.reactions.map((ref) => {
@@ -69,9 +69,9 @@ function LookForm({ map, opponent, position, look }: LookProps) {
   };
   const read = sharesOf(entries, unit);
   const keep = (reactions: Tendency['reactions'] | undefined, seen?: number) => {
-    const others = opponent.tendencies.filter((one) => one.position !== position || one.look !== look.id);
+    const others = opponent.tendencies.filter((one) => one.position !== position.id || one.look !== look.id);
     const tendencies = reactions
-      ? [...others, { position, look: look.id, ...(seen && { seen }), reactions }]
+      ? [...others, { position: position.id, look: look.id, ...(seen && { seen }), reactions }]
       : others;
     dispatch(changeMap(edit('opponent', opponent, { ...opponent, tendencies })));
   };
@@ -95,7 +95,7 @@ function LookForm({ map, opponent, position, look }: LookProps) {
       </div>
       {entries.map(({ ref, text }, i) => (
         <label key={reactionKey(ref)}>
-          <span>{reactionName(map, ref)}</span>
+          <span>{reactionName(map, ref, position)}</span>
           <input
             type="number"
             className="form-control form-control-sm"

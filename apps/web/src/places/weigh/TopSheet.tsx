@@ -71,14 +71,14 @@ export function TopSheet({ map, weighing, at, onPick }: Props) {
                 <td className={styles.do}>
                   {best.map(({ what, share }) => (
                     <div key={reactionKey(what)}>
-                      {reactionName(map, what)}
+                      {reactionName(map, what, index.position.get(position))}
                       <Hazards tags={index.reaction.get(what.id)?.hazards ?? []} />
                       {best.length > 1 && <span className="soft"> {Math.round(share * 100)} %</span>}
                     </div>
                   ))}
                 </td>
                 <td>{pointsText(leaves)}</td>
-                <td>{costly && reactionName(map, worst.reaction)}</td>
+                <td>{costly && reactionName(map, worst.reaction, index.position.get(position))}</td>
                 <td>{costly && pointsText(worst.leaves)}</td>
               </tr>
             );

@@ -10,7 +10,7 @@ import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
 import { selectMap } from '../../store/openMap.ts';
-import { useFigures } from '../../store/records/useFigures.ts';
+import { logMissing, useFigures } from '../../store/records/useFigures.ts';
 import { useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { useKnownClub } from '../../store/useClub.ts';
@@ -35,7 +35,8 @@ export function WeighPlace() {
   const [params, set] = useAddress();
   const figures = figuresOf(params.get('figures'));
   const whose = params.get('whose') ?? '';
-  const figured = useFigures(map, figures, whose || undefined);
+  const { map: figured, on } = useFigures(map, figures, whose || undefined);
+  const missing = logMissing(on);
   const athletes = useKnownClub()?.athletes ?? [];
   const asked = useWhatIf(map);
   const { question, other, whatIf } = asked;
@@ -102,6 +103,11 @@ export function WeighPlace() {
         <SaveState />
         <TakeAlong map={map} whatIf={whatIf} />
       </header>
+      {missing && (
+        <p className="notice mx-3 mt-2 mb-0" role="status">
+          {missing}
+        </p>
+      )}
       {!trouble && (stopped || stale) && (
         <WeighProgress stopped={stopped} progress={progress} onStop={stop} onAgain={again} />
       )}

@@ -1,10 +1,9 @@
-import { type GuardMap, indexMap, reactionName } from '@aftersquall/core';
+import { answerName, type GuardMap, indexMap } from '@aftersquall/core';
 
 /** "Scissor sweep | posts a hand". */
 export function exchangeName(map: GuardMap, id: string): string {
-  const index = indexMap(map);
-  const exchange = index.exchange.get(id);
+  const exchange = indexMap(map).exchange.get(id);
   if (!exchange) return id;
-  const { move, reaction } = exchange;
-  return `${index.move.get(move)?.name}${reaction === 'none' ? '' : ` | ${reactionName(map, reaction)}`}`;
+  const { move, meets } = answerName(map, exchange);
+  return meets ? `${move} | ${meets}` : move;
 }

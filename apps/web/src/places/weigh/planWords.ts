@@ -57,7 +57,9 @@ export function planWords(map: GuardMap, whole: LookPlan, human = false): string
   const plan = human ? main(whole) : whole;
   const index = indexMap(map);
   const move = (id: string) => `“${index.move.get(id)?.name ?? id}”`;
-  const met = plan.reactions.map(({ what }) => reactionName(map, what));
+  const one = plan.moves[0]?.what ?? plan.replies[0]?.move ?? '';
+  const at = index.position.get(index.move.get(one)?.position ?? '');
+  const met = plan.reactions.map(({ what }) => reactionName(map, what, at));
   const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
   const points = `${pointsText(plan.value)} points`;
   const leaves = habitsKnown(whole)
@@ -72,7 +74,7 @@ export function planWords(map: GuardMap, whole: LookPlan, human = false): string
     return `${move(reply.move)}, whatever top does. ${top} ${leaves}`;
   if (plan.timing === 'seen') {
     const replies = plan.replies.map(
-      ({ reaction, move: id }) => `${move(id)} when top ${lower(reactionName(map, reaction))}`,
+      ({ reaction, move: id }) => `${move(id)} when top ${lower(reactionName(map, reaction, at))}`,
     );
     return `Feel first, then: ${joinWords(replies)}. ${leaves}`;
   }
@@ -90,13 +92,14 @@ export function planWords(map: GuardMap, whole: LookPlan, human = false): string
 /** Why a position is worth what it is, down to one exchange or to the hole that stands in its place. */
 export function reasonWords(map: GuardMap, { move, reaction, exchange, payoff }: WorthReason): string {
   const index = indexMap(map);
+  const at = index.position.get(index.move.get(move)?.position ?? '');
   const met =
     reaction === 'none'
       ? 'when top is late'
-      : `when top ${reactionName(map, reaction).replace(/^./, (first) => first.toLowerCase())}`;
+      : `when top ${reactionName(map, reaction, at).replace(/^./, (first) => first.toLowerCase())}`;
   const what = `It comes down to “${index.move.get(move)?.name ?? move}” ${met}`;
   const known = exchange === undefined ? undefined : index.exchange.get(exchange);
   if (!known) return `${what}: the map has no answer there, so it counts as failing, ${pointsText(payoff)}.`;
-  const fails = known.otherwise ? landingWords(map, known.otherwise) : 'where it began';
-  return `${what}: ${Math.round(known.chance * 100)} % to ${landingWords(map, known.to)}, else ${fails}; worth ${pointsText(payoff)}.`;
+  const fails = known.otherwise ? landingWords(map, known.otherwise, at) : 'where it began';
+  return `${what}: ${Math.round(known.chance * 100)} % to ${landingWords(map, known.to, at)}, else ${fails}; worth ${pointsText(payoff)}.`;
 }

@@ -1,4 +1,5 @@
 import {
+  answerName,
   type End,
   type GuardMap,
   indexMap,
@@ -57,8 +58,8 @@ export function wayWords({ chance, countered, to }: NonNullable<RoundStory['way'
 }
 
 export function hurtWords(map: GuardMap, { position, reaction, rate }: RoundStory['hurts'][number]): string {
-  const at = indexMap(map).position.get(position)!.name;
-  return `Top ${lower(reactionName(map, reaction))} in “${at}”, ${rateWords(rate)}.`;
+  const at = indexMap(map).position.get(position)!;
+  return `Top ${lower(reactionName(map, reaction, at))} in “${at.name}”, ${rateWords(rate)}.`;
 }
 
 export function holeWords(
@@ -66,7 +67,9 @@ export function holeWords(
   { position, move, reaction }: NonNullable<RoundStory['hole']>,
 ): string {
   const index = indexMap(map);
-  const met = reaction ? `top ${lower(reactionName(map, reaction))}` : 'top does whatever top does';
+  const met = reaction
+    ? `top ${lower(reactionName(map, reaction, index.position.get(position)))}`
+    : 'top does whatever top does';
   return `“${index.move.get(move)!.name}” in “${index.position.get(position)!.name}” when ${met}.`;
 }
 
@@ -74,11 +77,12 @@ export function holeWords(
 export function stepWords(map: GuardMap, id: string) {
   const index = indexMap(map);
   const exchange = index.exchange.get(id)!;
-  const move = index.move.get(exchange.move)!;
+  const position = index.position.get(index.move.get(exchange.move)!.position)!;
+  const { move: done, meets } = answerName(map, exchange);
   return {
-    position: index.position.get(move.position)!,
-    name: move.name,
-    met: exchange.reaction === 'none' ? 'top is late' : `top ${lower(reactionName(map, exchange.reaction))}`,
-    landing: landingWords(map, exchange.to),
+    position,
+    name: done,
+    met: meets ? `top ${lower(meets)}` : 'top is late',
+    landing: landingWords(map, exchange.to, position),
   };
 }

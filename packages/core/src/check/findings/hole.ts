@@ -6,7 +6,7 @@ import { holesOf } from '../holes.ts';
 /** A listed reaction without an answer. */
 export const hole: MoveCheck = (map, of) =>
   holesOf(map, of).map(({ position, move, reaction }) => {
-    const name = reactionName(map, reaction);
+    const name = reactionName(map, reaction, position);
     return {
       code: 'hole',
       severity: 'warning',

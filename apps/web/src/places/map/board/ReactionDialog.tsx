@@ -6,6 +6,7 @@ import {
   put,
   type ReactionRef,
   reactionKey,
+  reactionName,
 } from '@aftersquall/core';
 import { matchSorter } from 'match-sorter';
 import { useState } from 'react';
@@ -41,7 +42,7 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
   const exact = matches.some(({ reaction }) => reaction.name.toLowerCase() === name.toLowerCase());
   const choices = matches.map(({ reaction }) => ({
     key: reaction.id,
-    name: `${reaction.name}${mirrored ? ' (other side)' : ''}`,
+    name: reactionName(map, { id: reaction.id, mirrored }, row.position),
     what: reaction.group as string,
   }));
   if (name && !exact) choices.push({ key: 'new', name, what: 'new reaction' });

@@ -98,7 +98,7 @@ function tableRows(map: GuardMap, position: Position, columns: readonly BoardCol
 /** What top is known to do in a position: look by look, so that what is answered together stands together. */
 function tableColumns(map: GuardMap, position: Position): BoardColumn[] {
   const used = position.looks.flatMap((look) => reactionsAt(map, position, look));
-  return [NOTHING, ...named(map, used)];
+  return [NOTHING, ...named(map, used, position)];
 }
 
 /** What top is known to do anywhere, in the order of the groups of reactions. */
@@ -126,13 +126,17 @@ function reactionsAt(map: GuardMap, position: Position, look: Look): ReactionRef
 }
 
 /** Each reaction once, as it was met first. */
-function named(map: GuardMap, refs: readonly ReactionRef[]): (BoardColumn & { reaction: ReactionRef })[] {
+function named(
+  map: GuardMap,
+  refs: readonly ReactionRef[],
+  at?: Position,
+): (BoardColumn & { reaction: ReactionRef })[] {
   const byKey = new Map(refs.map((ref) => [reactionKey(ref), ref]));
   return [...byKey].map(([key, reaction]) => ({
     key,
     reaction,
-    name: reactionName(map, reaction),
-    short: reactionShort(map, reaction),
+    name: reactionName(map, reaction, at),
+    short: reactionShort(map, reaction, at),
   }));
 }
 

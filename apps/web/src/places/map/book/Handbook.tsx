@@ -250,10 +250,11 @@ function MovePart({ map, move, context }: { map: GuardMap; move: Move; context: 
 function ExchangeRow({ map, move, exchange }: { map: GuardMap; move: Move; exchange: Exchange }) {
   const { reaction, to, otherwise, chance } = exchange;
   const notes = notesOf(exchange);
+  const at = indexMap(map).position.get(move.position);
   return (
     <tr>
       <td className="top">
-        {reaction === 'none' ? 'is late' : reactionName(map, reaction)}
+        {reaction === 'none' ? 'is late' : reactionName(map, reaction, at)}
         {exchange.variant && (
           <small className="own d-block">{variantOf(move, exchange)?.name ?? exchange.variant}</small>
         )}
@@ -262,12 +263,12 @@ function ExchangeRow({ map, move, exchange }: { map: GuardMap; move: Move; excha
         )}
       </td>
       <td>
-        {landingWords(map, to)}
+        {landingWords(map, to, at)}
         {notes.landing && <small className="soft d-block">{notes.landing}</small>}
       </td>
       <td className="num">{Math.round(chance * 100)} %</td>
       <td>
-        {otherwise ? landingWords(map, otherwise) : 'stays'}
+        {otherwise ? landingWords(map, otherwise, at) : 'stays'}
         {notes.failing && <small className="soft d-block">{notes.failing}</small>}
       </td>
     </tr>

@@ -1,4 +1,4 @@
-import { type Exchange, type GuardMap, landingWords, reactionName } from '@aftersquall/core';
+import { answerName, type Exchange, type GuardMap, indexMap, landingWords } from '@aftersquall/core';
 import styles from './sheet.module.scss';
 
 interface Props {
@@ -8,11 +8,14 @@ interface Props {
 }
 
 /** One answer of a move: what top does, where it leads, how likely; opens it. */
-export function ExchangeLine({ map, exchange: { reaction, to, chance }, onPick }: Props) {
+export function ExchangeLine({ map, exchange, onPick }: Props) {
+  const index = indexMap(map);
+  const { move, to, chance } = exchange;
+  const { meets } = answerName(map, exchange);
   return (
     <button type="button" className={`${styles.thing} answer`} onClick={onPick}>
-      <span className={styles.met}>{reaction === 'none' ? 'unopposed' : reactionName(map, reaction)}</span>
-      <span>→ {landingWords(map, to)}</span>
+      <span className={styles.met}>{meets || 'unopposed'}</span>
+      <span>→ {landingWords(map, to, index.position.get(index.move.get(move)?.position ?? ''))}</span>
       <span className="chance">{Math.round(chance * 100)} %</span>
     </button>
   );

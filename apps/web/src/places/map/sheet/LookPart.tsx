@@ -72,7 +72,7 @@ export function LookPart({ look, position, map, select, open }: Props) {
               className="chip of-top"
               onClick={() => select({ kind: 'reaction', id: reaction.id })}
             >
-              {reactionName(map, reaction)}
+              {reactionName(map, reaction, position)}
             </button>
           ))}
           <SelectField
@@ -100,7 +100,9 @@ export function LookPart({ look, position, map, select, open }: Props) {
             open={open.filter((hole) => hole.move.id === move.id)}
           />
         ))}
-        {look.reactions.length > 0 && <OwnWords map={map} look={look} onChange={change} />}
+        {look.reactions.length > 0 && (
+          <OwnWords map={map} look={look} position={position} onChange={change} />
+        )}
       </section>
     </PartScope>
   );
@@ -138,7 +140,7 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
           className={`${styles.thing} answer ${styles.open}`}
           onClick={() => answer(hole)}
         >
-          <span className={styles.met}>{reactionName(map, hole.reaction)}</span>
+          <span className={styles.met}>{reactionName(map, hole.reaction, hole.position)}</span>
           <span>
             <Plus size={13} aria-hidden /> no answer yet
           </span>
@@ -151,11 +153,12 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
 interface OwnWordsProps {
   map: SheetProps['map'];
   look: Look;
+  position: Position;
   onChange: (changes: Partial<Look>) => Issue[];
 }
 
 /** How each reaction feels and is given here, where the catalogue's words would be false or empty; and a note. */
-function OwnWords({ map, look, onChange }: OwnWordsProps) {
+function OwnWords({ map, look, position, onChange }: OwnWordsProps) {
   const index = indexMap(map);
   const own = look.reactions.filter(({ feel, script }) => feel || script).length;
   return (
@@ -167,16 +170,16 @@ function OwnWords({ map, look, onChange }: OwnWordsProps) {
           onChange({ reactions: look.reactions.with(place, { ...ref, ...words }) });
         return (
           <div key={reactionKey(ref)} className="mb-2">
-            <b className="top">{reactionName(map, ref)}</b>
+            <b className="top">{reactionName(map, ref, position)}</b>
             <SavedField
-              label={`How ${reactionName(map, ref)} feels here`}
+              label={`How ${reactionName(map, ref, position)} feels here`}
               hideLabel
               placeholder={general?.feel || 'how bottom feels it coming'}
               value={ref.feel ?? ''}
               onSave={(feel) => save({ feel: feel || undefined })}
             />
             <SavedField
-              label={`How a partner gives ${reactionName(map, ref)} here`}
+              label={`How a partner gives ${reactionName(map, ref, position)} here`}
               hideLabel
               placeholder={general?.script || 'how a partner gives it'}
               value={ref.script ?? ''}
