@@ -184,3 +184,17 @@ test('the same moment is read as top, and builds say whom an answer suits', asyn
   const stretch = page.getByRole('article').filter({ hasText: 'Stretch, come up with the leg' });
   await expect(stretch).toContainText('+2 The stretch alone takes the base away.');
 });
+
+test('what top did may change where we are: the answers are those of there', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/map/kelpwick/read?at=lock-sat-out`);
+  await page.getByRole('button', { name: /Something else top did/ }).click();
+  const reactions = page.getByRole('region', { name: 'What did top do?' });
+  await page.getByLabel('Find what top did').fill('drops knees');
+  await reactions.getByRole('button', { name: /Drops the knees|Drops to the knees/ }).click();
+  const answers = page.getByRole('region', { name: 'Answers' });
+  await expect(answers.getByRole('note')).toContainText(/Now you are in .+\. The answers below are from there\./);
+  await expect(answers.getByRole('region', { name: 'Ready now' }).getByText('not written')).toHaveCount(0);
+  await answers.getByRole('button', { name: 'What does top do there?' }).click();
+  await expect(page).toHaveURL(/at=shoulder-lock-low/);
+  await expect(page).not.toHaveURL(/met=/);
+});

@@ -15,6 +15,7 @@ export { topSetup } from './balance/topSetup.ts';
 export { arcWords, wayWords } from './balance/wayWords.ts';
 export { weakestArc } from './balance/weakestArc.ts';
 export { answerName, doneName } from './body/answerName.ts';
+export { canReact } from './body/canReact.ts';
 export { endingOf, landingScene, momentAfter } from './body/endingOf.ts';
 export type { Moment } from './body/followSteps.ts';
 export {

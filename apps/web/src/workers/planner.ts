@@ -9,7 +9,7 @@ interface Running {
 let running: Running | undefined;
 
 /** What was being planned when the planner was stopped; it is never answered. */
-export class PlannerStopped extends Error {}
+class PlannerStopped extends Error {}
 
 /**
  * Plans classes away from the screen, so that a large map never freezes it. What is asked fails with PlannerStopped when

@@ -9,7 +9,7 @@ import type { RecallPast } from '../model/practice.ts';
 import { reactionKey } from '../model/reaction.ts';
 
 /** What may be answered: a move, by what is done of it here. */
-export interface RecallChoice {
+interface RecallChoice {
   move: string;
   name: string;
   right: boolean;

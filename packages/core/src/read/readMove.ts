@@ -23,7 +23,7 @@ export interface Builds {
   partner?: Partial<Record<Fit['about'], string>>;
 }
 
-export type Rank = 'ready' | 'one-change' | 'two-changes' | 'not-from-here';
+export type Rank = 'ready' | 'one-change' | 'two-changes' | 'not-written' | 'not-from-here';
 
 export interface Option {
   move: Move;
@@ -95,14 +95,7 @@ export function readMove(question: MoveQuestion): Option {
   const law = legality(move.hazards, question.rules);
   return {
     move,
-    rank:
-      missing.length === 0
-        ? 'ready'
-        : missing.length === 1
-          ? 'one-change'
-          : missing.length === 2
-            ? 'two-changes'
-            : 'not-from-here',
+    rank: rankOf(missing.length, exchange !== undefined),
     met,
     missing,
     ...change,
@@ -112,6 +105,13 @@ export function readMove(question: MoveQuestion): Option {
     fit: fitOf([...move.fits], question.athlete),
     ...(exchange && { exchange, chance: exchange.chance }),
   };
+}
+
+/** What the map has no answer for is not ready, however little is missing. */
+function rankOf(missing: number, written: boolean): Rank {
+  if (missing === 0) return written ? 'ready' : 'not-written';
+  if (missing === 1) return 'one-change';
+  return missing === 2 ? 'two-changes' : 'not-from-here';
 }
 
 const holdsOf = (moment: Moment, pattern: HoldPattern): Hold[] =>

@@ -15,6 +15,7 @@ import type { Reaction, ReactionRef } from '../model/reaction.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 import type { Signs } from '../model/signs.ts';
 import { pointsText } from '../weigh/pointsText.ts';
+import { becomes } from './becomes.ts';
 import { type Nearest, nearestPositions, sidedNearest } from './nearestPositions.ts';
 import { type Builds, type Option, readMove } from './readMove.ts';
 
@@ -58,6 +59,8 @@ export interface Reading {
   nearest: Nearest[];
   /** Those of them that the options come from: about as like the moment as the first. */
   answering: Nearest[];
+  /** Where the reaction leads by itself, where nothing is written for it: the options are those of there. */
+  becomes: Nearest | undefined;
   options: ReadOption[];
 }
 
@@ -94,15 +97,10 @@ export function readReaction(map: GuardMap, request: ReadRequest): Reading {
   const first = here ?? (nearest[0] && sidedNearest(nearest[0]));
   const context = first ? wordContext(first) : ({ leadSide: 'R' } as const);
 
-  const seen = new Set<string>();
-  const options = answering.flatMap((from) =>
-    optionsFrom(map, from, { ...request, apparel, reaction }, moment, met).filter(({ move }) => {
-      const key = `${from.mirrored ? '~' : ''}${move.name}`;
-      if (seen.has(key)) return false;
-      seen.add(key);
-      return true;
-    }),
-  );
+  const options = optionsOf(map, answering, { ...request, apparel, reaction }, moment, met);
+  const [from] = nearest;
+  const unanswered = met && from && !options.some(({ exchange }) => exchange);
+  const there = unanswered ? becomes(map, from, reacted) : undefined;
   return {
     moment,
     broken,
@@ -110,8 +108,32 @@ export function readReaction(map: GuardMap, request: ReadRequest): Reading {
     conflicts: [...limbConflicts(start.holds, context), ...limbConflicts(start.topHolds, context)],
     nearest,
     answering,
-    options: options.sort(byWorth),
+    becomes: there,
+    // Where one is somewhere else now, top has done nothing there yet.
+    options: there
+      ? optionsOf(map, [there], { ...request, apparel, reaction: 'none' }, moment, undefined)
+      : options,
   };
+}
+
+/** The moves of these positions, the best first; what is called the same only from the likeliest. */
+function optionsOf(
+  map: GuardMap,
+  answering: readonly Nearest[],
+  request: Asked,
+  moment: Moment,
+  met: Reaction | undefined,
+): ReadOption[] {
+  const seen = new Set<string>();
+  const options = answering.flatMap((from) =>
+    optionsFrom(map, from, request, moment, met).filter(({ move }) => {
+      const key = `${from.mirrored ? '~' : ''}${move.name}`;
+      if (seen.has(key)) return false;
+      seen.add(key);
+      return true;
+    }),
+  );
+  return options.sort(byWorth);
 }
 
 type Asked = Required<Pick<ReadRequest, 'apparel' | 'reaction'>> & ReadRequest;
@@ -176,6 +198,7 @@ function reactionOf(map: GuardMap, reference: ReactionRef): Reaction {
 function byWorth(a: ReadOption, b: ReadOption): number {
   return (
     Number(b.legal) - Number(a.legal) ||
+    Number(a.rank === 'not-written') - Number(b.rank === 'not-written') ||
     Math.min(a.missing.length, 3) - Math.min(b.missing.length, 3) ||
     better(a.worth, b.worth) ||
     better(a.chance, b.chance) ||

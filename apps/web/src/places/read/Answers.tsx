@@ -23,6 +23,7 @@ import { Dropdown } from 'react-bootstrap';
 import { Link, useParams } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { Hazards } from '../../components/Hazards.tsx';
+import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { Worth } from '../../components/Worth.tsx';
 import { useAppSelector } from '../../store/store.ts';
 import { BeforeAfter } from './BeforeAfter.tsx';
@@ -32,6 +33,7 @@ const RANK_WORDS: Record<Rank, string> = {
   ready: 'Ready now',
   'one-change': 'One change away',
   'two-changes': 'Two changes away',
+  'not-written': 'No answer written to this',
   'not-from-here': 'Not from here',
 };
 
@@ -53,13 +55,15 @@ interface Props {
   onTake: (option: ReadOption) => void;
   /** It fails: done to its end, or after so many steps. */
   onMiss: (option: ReadOption, after?: number) => void;
+  /** Goes on from a position that top's reaction led to. */
+  onBecome: (there: Nearest) => void;
 }
 
 const onSide = ({ position, mirrored }: Nearest): Position => sided('position', position, mirrored);
 
 /** The answers in their ranks, and above them what the reaction and the apparel did to the holds. */
-export function Answers({ map, reading, met, stale, onTake, onMiss }: Props) {
-  const [near] = reading.nearest;
+export function Answers({ map, reading, met, stale, onTake, onMiss, onBecome }: Props) {
+  const near = reading.becomes ?? reading.nearest[0];
   const context = near ? wordContext(onSide(near)) : ({ leadSide: 'R' } as const);
   const ranks = Object.keys(RANK_WORDS) as Rank[];
   const allowed = reading.options.filter(({ legal }) => legal);
@@ -72,7 +76,7 @@ export function Answers({ map, reading, met, stale, onTake, onMiss }: Props) {
       met={met}
       stale={stale}
       elsewhere={option.from !== near}
-      moment={option.from === near ? reading.moment : undefined}
+      moment={option.from === near && !reading.becomes ? reading.moment : undefined}
       onTake={onTake}
       onMiss={onMiss}
     />
@@ -103,6 +107,7 @@ export function Answers({ map, reading, met, stale, onTake, onMiss }: Props) {
         </p>
       )}
       {reading.apparel?.available === false && <p className="hazard">{reading.apparel.why}.</p>}
+      {reading.becomes && <NowHere there={reading.becomes} onBecome={onBecome} />}
       {reading.options.length === 0 && <p>Bottom has no move here yet. Add one in the Map.</p>}
       {barred.length > 0 && (
         <Barred barred={barred} allowed={allowed}>
@@ -121,6 +126,24 @@ export function Answers({ map, reading, met, stale, onTake, onMiss }: Props) {
         );
       })}
     </>
+  );
+}
+
+/** Top's reaction has changed where one is: the answers are those of there. */
+function NowHere({ there, onBecome }: { there: Nearest; onBecome: Props['onBecome'] }) {
+  const position = onSide(there);
+  return (
+    <div className={styles['now-here']} role="note">
+      <PositionPicture position={position} width={120} />
+      <div>
+        <p className="mb-1">
+          Now you are in <b>{position.name}</b>. The answers below are from there.
+        </p>
+        <button type="button" className="btn btn-sm btn-plain" onClick={() => onBecome(there)}>
+          <ArrowRight size={15} aria-hidden /> What does top do there?
+        </button>
+      </div>
+    </div>
   );
 }
 

@@ -1,4 +1,6 @@
 import {
+  allNames,
+  canReact,
   type GuardMap,
   holdsWorn,
   holdWords,
@@ -16,6 +18,7 @@ import {
 } from '@aftersquall/core';
 import { useState } from 'react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
+import { searchNames } from '../../components/searchNames.ts';
 import { useAppSelector } from '../../store/store.ts';
 import styles from './read.module.scss';
 
@@ -37,6 +40,7 @@ interface Props {
 export function ReactionPicker({ map, position, mirrored, met, moment, like = [], after, onChoose }: Props) {
   const apparel = useAppSelector(({ settings }) => settings.apparel);
   const [all, setAll] = useState(false);
+  const [typed, setTyped] = useState('');
   const index = indexMap(map);
   const here = sided('position', position, mirrored);
   const context = wordContext(here);
@@ -53,6 +57,14 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
   const others: ReactionRef[] = map.reactions
     .filter(({ id }) => !listedIds.has(id))
     .map(({ id }) => ({ id, ...(mirrored && { mirrored }) }));
+  // What the holds and the stance allow stands open; the rest is found by its name.
+  const possible = others.filter(({ id }) =>
+    canReact(held, sided('reaction', index.reaction.get(id)!, mirrored)),
+  );
+  const chosen = others.filter((ref) => reactionKey(ref) === met);
+  const found = typed.trim()
+    ? searchNames(others, typed, ({ id }) => allNames(index.reaction.get(id)!))
+    : [...new Set([...chosen, ...possible])];
 
   const button = (ref: LookReaction) => {
     const value = reactionKey(ref);
@@ -113,8 +125,19 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
       >
         <b>Nothing yet: top is late</b>
       </button>
-      {all ? (
-        others.map(button)
+      {all || chosen.length > 0 ? (
+        <>
+          <input
+            type="search"
+            className="form-control form-control-sm my-2"
+            aria-label="Find what top did"
+            placeholder={`Find one of ${others.length} by its name`}
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+          {found.length === 0 && <p className="soft small">Nothing is called that.</p>}
+          {found.map(button)}
+        </>
       ) : (
         <button type="button" className="btn btn-plain w-100" onClick={() => setAll(true)}>
           Something else top did ({others.length})

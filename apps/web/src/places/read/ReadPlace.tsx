@@ -301,6 +301,9 @@ export function ReadPlace() {
               stale={stale}
               onTake={take}
               onMiss={miss}
+              onBecome={({ position: { id }, mirrored: other }) =>
+                set({ at: id, side: other ? 'other' : '', met: '', by: '' })
+              }
             />
           ) : (
             <p className="soft">The answers stand here, the one that is ready and worth most on top.</p>
