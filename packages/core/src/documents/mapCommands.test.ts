@@ -200,7 +200,7 @@ describe('map files', () => {
     expect(refusal(() => parseMap(bad))).toEqual([
       expect.stringMatching(/^positions\.0: /),
       'exchanges.0.chance: a chance lies between 0 and 1',
-      expect.stringMatching(/^exchanges\.1\.to\.outcome: Invalid option: expected one of "top-side"/),
+      expect.stringMatching(/^exchanges\.1\.to\.outcome: one of top-side, top-mount/),
     ]);
     const dangling = JSON.parse(printMapFile(smallMap()));
     dangling.positions[0].looks[0].reactions.push({ id: 'sneeze' });

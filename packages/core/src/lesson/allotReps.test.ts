@@ -36,9 +36,7 @@ describe('reps allotted', () => {
               reps: one.reps + Number(k === j) - Number(k === i),
             }));
             if (takes(items, moved) > budget) continue;
-            // Where the taker takes longer than the giver, a rep of each is not the same time.
-            if (taker.secondsPerRep > giver.secondsPerRep) continue;
-            expect(brings(items, moved)).toBeLessThanOrEqual(now + 1e-12);
+            expect(brings(items, moved)).toBeLessThanOrEqual(now + 1e-8);
           }
       }),
       { numRuns: 200 },

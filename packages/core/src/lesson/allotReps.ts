@@ -16,7 +16,7 @@ export const gainOf = ({ scale, halfway }: Pick<RepItem, 'scale' | 'halfway'>, r
 
 /**
  * Reps within a budget of seconds: every item its least, in order, as long as that fits; then each rep goes where it
- * brings most per second. As every further rep of an item brings less, no rep moved within the time brings more.
+ * brings most per second; then reps are moved from one item to another as long as that brings more within the time.
  */
 export function allotReps({
   items,
@@ -46,8 +46,43 @@ export function allotReps({
         best = i;
       }
     }
-    if (best < 0) return items.map(({ id }, i) => ({ id, reps: reps[i]! }));
+    if (best < 0) break;
     reps[best]!++;
     left -= items[best]!.secondsPerRep;
   }
+  for (let move = bestMove(items, reps, left); move; move = bestMove(items, reps, left)) {
+    reps[move.from]!--;
+    reps[move.to]! += move.reps;
+    left += items[move.from]!.secondsPerRep - move.reps * items[move.to]!.secondsPerRep;
+  }
+  return items.map(({ id }, i) => ({ id, reps: reps[i]! }));
+}
+
+/** What is not worth moving a rep for; it also ends the moving where two ways are as good. */
+const NO_GAIN = 1e-9;
+
+/** One rep less of an item, and as many more of another as then fit, where that brings most; undefined where it brings nothing. */
+function bestMove(
+  items: readonly RepItem[],
+  reps: readonly number[],
+  left: number,
+): { from: number; to: number; reps: number } | undefined {
+  let best: { from: number; to: number; reps: number } | undefined;
+  let most = NO_GAIN;
+  for (const [from, giver] of items.entries()) {
+    if (reps[from]! <= giver.least) continue;
+    const lost = gainOf(giver, reps[from]!) - gainOf(giver, reps[from]! - 1);
+    for (const [to, taker] of items.entries()) {
+      if (to === from || reps[to]! < taker.least) continue;
+      const room = Math.floor((left + giver.secondsPerRep + 1e-9) / taker.secondsPerRep);
+      const more = Math.min(room, (taker.most ?? Number.POSITIVE_INFINITY) - reps[to]!);
+      if (more < 1) continue;
+      const gain = gainOf(taker, reps[to]! + more) - gainOf(taker, reps[to]!) - lost;
+      if (gain > most) {
+        most = gain;
+        best = { from, to, reps: more };
+      }
+    }
+  }
+  return best;
 }

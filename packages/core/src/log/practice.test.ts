@@ -85,7 +85,7 @@ describe('records summed up', () => {
     expect(once.missed[0]).not.toHaveProperty('backOn');
     const again = practiceOf([held, block('2026-09-01', false), block('2026-09-08', true)], filter);
     expect(again.missed[0]).toMatchObject({ backOn: '2026-09-08' });
-    expect(again.taught).toMatchObject([{ date: '2026-09-08', reps: 6 }]);
+    expect(again.taught).toMatchObject([{ date: '2026-09-08' }]);
     // Begun by mistake and ended at once, a class carries nothing over.
     expect(practiceOf([block('2026-09-01', false)], filter).missed).toEqual([]);
   });

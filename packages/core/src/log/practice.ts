@@ -99,7 +99,6 @@ export function practiceOf(all: readonly PracticeRecord[], filter: PracticeFilte
     ).map((group) => ({
       ...words(last(group)),
       date: last(group).block.date,
-      reps: sum(group, ({ block }) => block.reps),
     })),
     missed: groupsOf(
       runs.filter(({ block }) => !block.reached && held.has(block.session)),

@@ -33,7 +33,7 @@ export const PracticeSchema = z.strictObject({
     }),
   ),
   /** What was drilled on which day, and how often each partner did it. */
-  taught: z.array(z.strictObject({ ...named, date: DaySchema, reps: count })),
+  taught: z.array(z.strictObject({ ...named, date: DaySchema })),
   /** What was planned and not reached, and the day on which it came after all. */
   missed: z.array(
     z.strictObject({ ...named, date: DaySchema, title: z.string(), backOn: DaySchema.optional() }),

@@ -21,7 +21,7 @@ import styles from './bodyPlan.module.scss';
 import { partsIn, regionAt } from './geometry.ts';
 import { HoldDetails } from './HoldDetails.tsx';
 import { LookedAt } from './LookedAt.tsx';
-import { usualActions } from './limbActions.ts';
+import { usualAction } from './limbActions.ts';
 import { type Looking, lookAt } from './looking.ts';
 import { SignChoices } from './SignChoices.tsx';
 
@@ -74,7 +74,7 @@ export function HoldsPlan(props: Props) {
         left.map(({ id }) => id),
       ),
       contacts: [limb.contact],
-      action: target.of === 'mat' ? 'post' : usualActions(limb.contact)[0]!,
+      action: usualAction(limb.contact, target.part),
       target,
     });
     onChange({ [list]: [...left, hold] });

@@ -28,7 +28,10 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps) {
   const coming = nextOf(classes, isRecorded);
   return (
     <div className={styles.next}>
-      <Box title="Carried over" none="Everything that was planned was reached.">
+      <Box
+        title={athlete ? 'Carried over, the group’s' : 'Carried over'}
+        none="Everything that was planned was reached."
+      >
         {next.carried.map((one) => (
           <li key={one.exchange}>
             <b>{one.move}</b>
@@ -39,7 +42,10 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps) {
           </li>
         ))}
       </Box>
-      <Box title="Three faults that matter now" none="Nothing was counted lately.">
+      <Box
+        title={athlete ? 'Three faults of the whole group that matter now' : 'Three faults that matter now'}
+        none="Nothing was counted lately."
+      >
         {next.faults.map(({ of, id, name, fault, counts, total, falsePositive }) => (
           <li key={`${of} ${id} ${fault}`}>
             <b>

@@ -77,7 +77,7 @@ export function Rests({ map, options }: Props) {
             <span>{name}</span>
             <small className="soft">
               {pointsText(result.whole)} → {pointsText(result.without)} points
-              {result.left !== undefined && `, ${Math.round(result.left * 100)} % left`}
+              {result.left !== undefined && leftWords(result.left)}
             </small>
           </li>
         ))}
@@ -85,3 +85,7 @@ export function Rests({ map, options }: Props) {
     </>
   );
 }
+
+/** How much of the whole is left; less than nothing, or more than before, is no share of it. */
+const leftWords = (left: number): string =>
+  left < 0 || left > 1 ? '' : `, ${Math.round(left * 100)} % left`;
