@@ -20,6 +20,8 @@ export function ChoiceList({ id, label, choices, chosen, onPick, className = '' 
   return (
     <div id={id} role="listbox" aria-label={label} className={`choices ${className}`}>
       {choices.map((choice, i) => (
+        // biome-ignore lint/a11y/useKeyWithClickEvents: the keys are those of the field above, which keeps the focus
+        // biome-ignore lint/a11y/useFocusableInteractive: the field above has the focus and says which option is meant
         <div
           key={choice.key}
           id={`${id}-${i}`}

@@ -106,6 +106,7 @@ export function usePicture(
   const name = nameOf(position, kind, view);
   const subject = subjectOf(position, kind);
   const [shown, setShown] = useState<{ subject: string; picture: ShownPicture }>();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the name says all that the picture hangs on
   useEffect(() => {
     if (off) return;
     const tell = (picture: ShownPicture) => setShown({ subject, picture });
@@ -137,7 +138,6 @@ export function usePicture(
       const at = waiting.findIndex((asked) => asked.name === name);
       if (at >= 0) waiting.splice(at, 1);
     };
-    // The name says all that the picture hangs on.
   }, [name, off]);
   return drawn.get(name) ?? (shown?.subject === subject ? shown.picture : undefined);
 }
@@ -146,6 +146,7 @@ export function usePicture(
 export function useMovement(from: Position, to: Position, count: number): PosePicture[] | undefined {
   const name = `${nameOf(from, 'small', undefined)} → ${nameOf(to, 'small', undefined)} ${count}`;
   const [made, setMade] = useState<{ name: string; pictures: PosePicture[] }>();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the name says all that the pictures hang on
   useEffect(() => {
     let wanted = true;
     const work = async (worker: Remote<Poser>) => {
@@ -159,7 +160,6 @@ export function useMovement(from: Position, to: Position, count: number): PosePi
     return () => {
       wanted = false;
     };
-    // The name says all that they hang on.
   }, [name]);
   return made?.name === name ? made.pictures : undefined;
 }

@@ -83,6 +83,7 @@ export function LinesEditor({ label, focused = false, map, text, errors, onChang
   const now = useRef({ map, onChange, onApply });
   now.current = { map, onChange, onApply };
 
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the editor is made once; what changes reaches it by the effects below and by `now`
   useEffect(() => {
     const editor = new EditorView({
       parent: host.current!,

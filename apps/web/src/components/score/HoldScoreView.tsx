@@ -55,6 +55,7 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
   const [at, setAt] = useState(0);
   const [running, setRunning] = useState(false);
   const seconds = score?.seconds ?? 0;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: where the head stands is where it goes on from; it does not begin anew with every tick
   useEffect(() => {
     if (!running) return;
     const began = performance.now() - at * 1000;
@@ -64,7 +65,6 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
       if (now >= seconds) setRunning(false);
     }, TICK);
     return () => clearInterval(timer);
-    // Where the head stands is where it goes on from; it is not to begin anew with every tick.
   }, [running, seconds]);
   if (!score || score.seconds === 0) return null;
   const share = (time: number) => `${(time / score.seconds) * 100}%`;

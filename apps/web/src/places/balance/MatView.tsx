@@ -119,6 +119,7 @@ export function MatView({ profile, degrees, sweep, label, onDegrees, onLean }: P
           >
             <path d={`M${x1} ${y1}L${x2} ${y2}`} />
             {onDegrees && (
+              // biome-ignore lint/a11y/noStaticElementInteractions: a ray is made wide for the finger; the slider under it has the keys
               <path
                 className="finger"
                 d={`M${x1} ${y1}L${place(tip(com, direction.degrees, 1.05)).join(' ')}`}

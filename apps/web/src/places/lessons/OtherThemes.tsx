@@ -17,18 +17,21 @@ interface Props {
 /** The second and the third theme from the same start, one tap each. */
 export function OtherThemes({ map, plan, lesson, onTake }: Props) {
   const [themes, setThemes] = useState<OtherTheme[]>([]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only these fields of the class change the choice
   useEffect(() => {
     let wanted = true;
     setThemes([]);
     const timer = setTimeout(async () => {
-      const found = await thePlanner().otherThemes(requestOf(map, plan, lesson));
+      const found = await thePlanner()
+        .otherThemes(requestOf(map, plan, lesson))
+        // Stopped, or nothing else can be taught from here: then there is nothing to offer.
+        .catch((): OtherTheme[] => []);
       if (wanted) setThemes(found);
     }, SETTLED);
     return () => {
       wanted = false;
       clearTimeout(timer);
     };
-    // Other fields of the class do not change the choice.
   }, [map, lesson, plan.minutes, plan.people, plan.apparel]);
   if (themes.length === 0) return null;
   return (

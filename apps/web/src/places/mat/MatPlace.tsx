@@ -142,6 +142,7 @@ function OnTheMat({ run, map }: { run: Run; map: GuardMap | undefined }) {
   const segment = run.now && run.segments[run.now.index];
   const block = segment && plan.blocks[segment.block];
   return (
+    // biome-ignore lint/a11y/useKeyWithClickEvents: a tapped button gives the keys back to the clock; by keys it keeps them
     <main
       className={`${styles.mat} ${styles[hall] ?? ''} ${segment?.kind ?? 'over'} ${run.running ? '' : styles.paused}`}
       onClick={letGo}
@@ -273,12 +274,12 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
   const called = call && running && run.ready === 0 ? `${segment.turn} ${call.number}` : undefined;
   const ring = useRef(bell);
   ring.current = bell;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each call, whatever else is drawn
   useEffect(() => {
     if (called === undefined || !call) return;
     ring.current().ring('call');
     // Who reads it off their partner must not hear it: then the coach shows it.
     if (!told) ring.current().say(callWords(map, call));
-    // Once for each call.
   }, [called]);
   return (
     <div className={styles.now}>

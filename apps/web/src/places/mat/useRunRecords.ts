@@ -15,6 +15,7 @@ export function useRunRecords(map: GuardMap | undefined, run: Run | undefined): 
   // The list changes when something happens, and when a block ends by itself.
   const stays = run ? [...run.state.stays.values()].reduce((sum, { count }) => sum + count, 0) : 0;
   const over = run?.state.over;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: records follow from the events; a block that ends by itself is told by its stay and by the end
   useEffect(() => {
     if (!events?.[0]) return;
     const all = runRecords(events, Date.now(), {

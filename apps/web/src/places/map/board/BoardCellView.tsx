@@ -42,6 +42,7 @@ const BASIS: Record<Basis | 'none', [string, string]> = {
 export const BoardCellView = memo(function BoardCellView(props: Props) {
   const { id, map, cell, words, shade, stake, index, left, width, here } = props;
   return (
+    // biome-ignore lint/a11y/useFocusableInteractive: the grid has the focus and says which cell is meant
     <div
       id={id}
       role="gridcell"

@@ -17,12 +17,14 @@ interface Props {
 /** What top does, across the top of the wide grid. */
 export function BoardHeader({ holes, columns, across, width, columnAt, onReaction }: Props) {
   return (
+    // biome-ignore lint/a11y/useFocusableInteractive: the grid has the focus and says where it is
     <div
       className={styles['board-header']}
       role="row"
       aria-rowindex={1}
       style={{ width, height: SIZE.header }}
     >
+      {/* biome-ignore lint/a11y/useFocusableInteractive: the grid has the focus and says where it is */}
       <div className={styles.corner} role="columnheader" style={{ width: SIZE.head }}>
         <span className="top">When top…</span>
         <span>

@@ -44,6 +44,7 @@ export function BoardLine(props: Props) {
   const { columns } = row;
   const edited = column === undefined ? undefined : columns[column];
   return (
+    // biome-ignore lint/a11y/useFocusableInteractive: the grid has the focus and says where it is
     <div
       role="row"
       aria-rowindex={line.index + 2}

@@ -47,6 +47,7 @@ export function useBoardView({ scroller, board, rowAt, columnAt, spot, editingCe
     scrollPaddingStart: SIZE.head,
     scrollMargin: SIZE.head,
   });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: other rows have other heights; the list itself is made anew with every render
   useEffect(() => rowList.measure(), [rows]);
   const most = useMemo(() => Math.max(1, ...rows.map(({ columns }) => columns.length)), [rows]);
   const acrossGrid = columnList.getVirtualItems();
@@ -56,6 +57,7 @@ export function useBoardView({ scroller, board, rowAt, columnAt, spot, editingCe
 
   // The spot is scrolled to when it moves, not when the board is scrolled by hand.
   const scrolledTo = spot && spotKey(spot);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only a spot that moves is scrolled to
   useEffect(() => {
     if (!spot) return;
     rowList.scrollToIndex(rowAt);
@@ -64,6 +66,7 @@ export function useBoardView({ scroller, board, rowAt, columnAt, spot, editingCe
     else keepInSight(scroller.current, across(rows[rowAt]!)[columnAt]);
   }, [scrolledTo]);
   // The proposals hang below the cell: there has to be room for them, also under the last row.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: room is made once, when the typing begins
   useEffect(() => {
     const element = scroller.current;
     const line = rowList.getVirtualItems().find(({ index }) => index === rowAt);

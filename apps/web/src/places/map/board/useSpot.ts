@@ -21,6 +21,7 @@ export function useSpot(asked: Spot | undefined, tell: (spot: Spot) => void) {
     tell(next);
   };
   const askedKey = asked && spotKey(asked);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a spot is the same as long as its key is
   useEffect(() => {
     if (!asked || !askedKey) return;
     // The address comes after us; what we told it ourselves, perhaps some keys ago, is no request.

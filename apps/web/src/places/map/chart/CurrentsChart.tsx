@@ -127,6 +127,7 @@ export function CurrentsChart(props: Props) {
           <path d="M0 0 8 4 0 8Z" />
         </marker>
       </defs>
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: a click beside everything closes the sheet, as Escape does */}
       <rect width="100%" height="100%" fill="url(#swell)" onClick={() => onSelect(undefined)} />
       <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
         {drawn && paths && (
