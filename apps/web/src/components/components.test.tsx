@@ -201,8 +201,8 @@ describe('small things', () => {
   });
 
   it('hazards stand in plain words', () => {
-    const { container } = render(<Hazards tags={['leg-lock', 'strangle']} />);
-    expect([...container.children].map(({ textContent }) => textContent)).toEqual(['leg lock', 'strangle']);
+    const { container } = render(<Hazards tags={['heel-hook', 'strangle']} />);
+    expect([...container.children].map(({ textContent }) => textContent)).toEqual(['heel hook', 'strangle']);
   });
 
   it('what is wrong in a file stands with its place, or with the file', () => {

@@ -57,7 +57,7 @@ export function AnswerBoard(props: Props) {
   // A position's own row has no cells: whoever passes it going up or down stays in the column they came from.
   const columnWanted = useRef(columnAt);
   if (row?.kind === 'move') columnWanted.current = columnAt;
-  const { width, height, lines, stuck, across } = useBoardView({
+  const { width, height, lines, stuck, pushed, across } = useBoardView({
     scroller,
     board,
     rowAt,
@@ -204,7 +204,7 @@ export function AnswerBoard(props: Props) {
                 row={at}
                 across={across(at)}
                 layout={board.layout}
-                stuck={line.index === stuck}
+                stuck={line.index === stuck ? pushed : undefined}
                 width={width}
                 worths={worths}
                 onReaction={onReaction}

@@ -23,8 +23,8 @@ interface Props {
   /** Where the columns in sight stand. */
   across: readonly ColumnPlace[];
   layout: BoardLayout;
-  /** It stays at the top while what is under it is read. */
-  stuck: boolean;
+  /** It stays at the top while what is under it is read, so far pushed up by the next one, px. */
+  stuck: number | undefined;
   width: number;
   worths: BoardWorths | undefined;
   /** The column that the focus is in, −1 for the name at the left; undefined in every other row. */
@@ -48,8 +48,8 @@ export function BoardLine(props: Props) {
     <div
       role="row"
       aria-rowindex={line.index + 2}
-      className={`${styles['board-row']} ${row.kind} ${layout} ${editing ? styles.editing : ''} ${stuck ? styles.stuck : ''}`}
-      style={{ width, height: line.size, transform: stuck ? undefined : `translateY(${line.start}px)` }}
+      className={`${styles['board-row']} ${row.kind} ${layout} ${editing ? styles.editing : ''} ${stuck === undefined ? '' : styles.stuck}`}
+      style={{ width, height: line.size, transform: `translateY(${stuck ?? line.start}px)` }}
     >
       <RowHead
         id={cellId(row.key, 'head')}

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerText, correction, nameAt, proposals, readAnswer } from './answerText.ts';
 import { boardOf, cellOf } from './boardModel.ts';
-import { placeColumns } from './boardSize.ts';
+import { placeColumns, pushedUp } from './boardSize.ts';
 
 const map = parseMapFile(
   readFileSync(new URL('../../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
@@ -59,6 +59,10 @@ describe('the answer board', () => {
     const ten = placeColumns(10, 1216);
     expect(ten.at(-1)!.start + ten.at(-1)!.size).toBeLessThanOrEqual(1216);
     expect(placeColumns(8, 600)[0]!.size).toBe(96);
+  });
+
+  it('pushes the head that stays at the top away as the next one comes', () => {
+    expect([200, 84, 60, 1].map(pushedUp)).toEqual([0, 0, -24, -83]);
   });
 
   it('shows only what the filters leave', () => {

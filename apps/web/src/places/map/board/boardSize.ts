@@ -28,3 +28,6 @@ export function placeColumns(count: number, room: number): ColumnPlace[] {
   const size = Math.min(Math.max(shared, SIZE.columnLeast), SIZE.columnMost);
   return Array.from({ length: count }, (_, index) => ({ index, start: SIZE.head + index * size, size }));
 }
+
+/** How far up a head goes whose successor is so far from the top, px: 0 until they touch. */
+export const pushedUp = (distance: number): number => Math.min(0, distance - POSITION_ROW.tables);

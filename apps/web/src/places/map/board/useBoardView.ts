@@ -2,7 +2,7 @@ import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import { type RefObject, useEffect, useMemo } from 'react';
 import { useWidth } from '../../../components/useWidth.ts';
 import type { Board, BoardRow } from './boardModel.ts';
-import { type ColumnPlace, POSITION_ROW, placeColumns, SIZE } from './boardSize.ts';
+import { type ColumnPlace, POSITION_ROW, placeColumns, pushedUp, SIZE } from './boardSize.ts';
 import { type Spot, spotKey } from './useSpot.ts';
 
 interface Request {
@@ -77,12 +77,15 @@ export function useBoardView({ scroller, board, rowAt, columnAt, spot, editingCe
   const lines = rowList.getVirtualItems();
   const top = rowList.scrollOffset ?? 0;
   const first = lines.findLast(({ start, index }) => start <= top && rows[index]!.kind === 'position');
+  const next = lines.find(({ start, index }) => start > top && rows[index]!.kind === 'position');
   return {
     width: inTables ? Math.max(room, last.start + last.size) : columnList.getTotalSize() + SIZE.head,
     height: rowList.getTotalSize() + header + SIZE.editor,
     lines,
     /** The row that stays at the top while its table is read; −1 in the grid. */
     stuck: inTables ? (first?.index ?? 0) : -1,
+    /** How far the next head pushes it up, px. */
+    pushed: next ? pushedUp(next.start - top) : 0,
     across,
   };
 }
