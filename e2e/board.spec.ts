@@ -257,8 +257,11 @@ test('holds and signs are tapped on the plan, also with a thumb', async ({ brows
     .getByRole('button', { name: 'the near ankle' });
   expect((await chip.boundingBox())!.height).toBeGreaterThanOrEqual(40);
   await chip.tap();
+  await expect(list.getByText('left hand cups the near ankle')).toBeVisible();
+  const does = sheet.getByRole('group', { name: 'What it does' });
+  await does.getByRole('button', { name: 'grip' }).tap();
   await expect(list.getByText('left hand grips the near ankle (same-side)')).toBeVisible();
-  await sheet.getByRole('group', { name: 'What it does' }).getByRole('button', { name: 'cup' }).tap();
+  await does.getByRole('button', { name: 'cup' }).tap();
   await sheet.getByRole('button', { name: 'deep', exact: true }).tap();
   await expect(list.getByText('left hand cups the near ankle (deep)')).toBeVisible();
 

@@ -192,7 +192,9 @@ test('what top did may change where we are: the answers are those of there', asy
   await page.getByLabel('Find what top did').fill('drops knees');
   await reactions.getByRole('button', { name: /Drops the knees|Drops to the knees/ }).click();
   const answers = page.getByRole('region', { name: 'Answers' });
-  await expect(answers.getByRole('note')).toContainText(/Now you are in .+\. The answers below are from there\./);
+  await expect(answers.getByRole('note')).toContainText(
+    /Now you are in .+\. The answers below are from there\./,
+  );
   await expect(answers.getByRole('region', { name: 'Ready now' }).getByText('not written')).toHaveCount(0);
   await answers.getByRole('button', { name: 'What does top do there?' }).click();
   await expect(page).toHaveURL(/at=shoulder-lock-low/);

@@ -82,3 +82,17 @@ test('a term that is being planned is stopped, and nothing has changed', async (
   await expect(page.getByRole('status').filter({ hasText: 'Stopped: nothing was changed.' })).toBeVisible();
   await expect(form.getByRole('button', { name: 'Plan 52 classes' })).toBeVisible();
 });
+
+test('classes that were planned together are taken back together', async ({ page, demo, request }) => {
+  await page.goto(`${demo.url}/club/term`);
+  const form = page.getByRole('region', { name: 'Plan a term' });
+  await form.getByRole('button', { name: 'a time' }).click();
+  await form.getByLabel('From').fill('2027-03-01');
+  await form.getByLabel('Weeks').fill('2');
+  const before = await (await request.get(`${demo.url}/api/documents/class`)).json();
+  await form.getByRole('button', { name: 'Plan 2 classes' }).click();
+  const notice = page.getByRole('status').filter({ hasText: '2 classes are in the calendar.' });
+  await notice.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Took back 2 classes.' })).toBeVisible();
+  expect(await (await request.get(`${demo.url}/api/documents/class`)).json()).toEqual(before);
+});

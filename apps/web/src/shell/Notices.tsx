@@ -1,8 +1,8 @@
 import { useNavigate } from 'react-router';
 import { addressOfDocument } from '../components/addresses.ts';
-import { refusalOf, useRestoreDocumentMutation } from '../store/api.ts';
+import { refusalOf, useRemoveDocumentMutation, useRestoreDocumentMutation } from '../store/api.ts';
 import { selectSession } from '../store/documents/documentsSlice.ts';
-import { openDocument, undoChange } from '../store/documents/engine.ts';
+import { forgetDocument, openDocument, undoChange } from '../store/documents/engine.ts';
 import { reversible } from '../store/documents/session.ts';
 import { closeNotice, type Notice, notify } from '../store/notices.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
@@ -18,6 +18,7 @@ export function Notices({ onAside }: { onAside?: () => void }) {
       <span>{notice.text}</span>
       {notice.undo && <TakeBack undo={notice.undo} />}
       {notice.removed && <HaveBack address={notice.removed} />}
+      {notice.made && <TakeAllBack made={notice.made} />}
       {notice.aside && onAside && (
         <button
           type="button"
@@ -50,6 +51,29 @@ function TakeBack({ undo: { address, key } }: { undo: NonNullable<Notice['undo']
   };
   return (
     <button type="button" className="btn btn-sm" onClick={takeBack}>
+      Undo
+    </button>
+  );
+}
+
+/** Takes back what was made together: each goes to what was removed, from where it can be had again. */
+function TakeAllBack({ made }: { made: NonNullable<Notice['made']> }) {
+  const dispatch = useAppDispatch();
+  const [removeDocument, { isLoading }] = useRemoveDocumentMutation();
+  const takeBack = async () => {
+    for (const [i, address] of made.entries()) {
+      const { error } = await removeDocument({ params: address });
+      if (error) {
+        // What is left can still be taken back.
+        dispatch(notify({ text: refusalOf(error).message, made: made.slice(i) }));
+        return;
+      }
+      dispatch(forgetDocument(address));
+    }
+    dispatch(notify({ text: `Took back ${made.length} ${made.length === 1 ? 'class' : 'classes'}.` }));
+  };
+  return (
+    <button type="button" className="btn btn-sm" disabled={isLoading} onClick={() => void takeBack()}>
       Undo
     </button>
   );

@@ -8,6 +8,8 @@ export interface Notice {
   undo?: { address: DocumentAddress; key: string };
   /** The document that was removed, to be given back. */
   removed?: DocumentAddress;
+  /** Documents that were made together, to be taken back together. */
+  made?: DocumentAddress[];
   /** Leads to what was put aside. */
   aside?: boolean;
 }

@@ -18,32 +18,57 @@ export const limbKind = (contact: Contact): string => contact.replace(/[LR]$/, '
 /** What a limb usually does, the commonest first. */
 export const usualActions = (contact: Contact): readonly HoldAction[] => ACTIONS[limbKind(contact)]!;
 
-/** What a foot does on each part, where that is not to hook it (common practice, no published source). */
-const FOOT_ON: Partial<Record<Part, HoldAction>> = {
-  hip: 'place',
-  'upper-arm': 'place',
-  shoulder: 'place',
-  chest: 'place',
-  knee: 'place',
-  waist: 'place',
-};
-/** What a hand does on parts that it does not grip. */
-const HAND_ON: Partial<Record<Part, HoldAction>> = {
-  hip: 'frame',
-  shoulder: 'frame',
-  neck: 'frame',
-  chest: 'frame',
-  head: 'cup',
-  'knee-crook': 'cup',
-  ankle: 'cup',
-  heel: 'cup',
-  elbow: 'cup',
+/** What a limb is most likely doing on a part of top's body, where it is not what it usually does: as the book has it most. */
+const ON_PART: Record<string, Partial<Record<Part, HoldAction>>> = {
+  hand: {
+    'upper-arm': 'cup',
+    elbow: 'cup',
+    neck: 'cup',
+    armpit: 'cup',
+    knee: 'cup',
+    'knee-crook': 'cup',
+    ankle: 'cup',
+    heel: 'cup',
+    toes: 'cup',
+    shoulder: 'frame',
+    hip: 'frame',
+    thigh: 'frame',
+  },
+  arm: {
+    'upper-arm': 'overhook',
+    neck: 'wrap',
+    head: 'wrap',
+    back: 'wrap',
+    waist: 'wrap',
+    'knee-crook': 'wrap',
+    shin: 'wrap',
+    ankle: 'wrap',
+    heel: 'wrap',
+    shoulder: 'frame',
+    hip: 'frame',
+  },
+  foot: {
+    hip: 'place',
+    knee: 'place',
+    'upper-arm': 'place',
+    shoulder: 'place',
+    shin: 'wedge',
+  },
+  leg: {
+    shoulder: 'clamp',
+    neck: 'clamp',
+    head: 'clamp',
+    back: 'clamp',
+    thigh: 'clamp',
+    elbow: 'wedge',
+    knee: 'press',
+    'knee-crook': 'hook',
+    'upper-arm': 'lace',
+  },
 };
 
 /** What a limb is most likely doing on a part of a body. */
 export function usualAction(contact: Contact, part: Part): HoldAction {
   if (part === 'mat') return 'post';
-  const kind = limbKind(contact);
-  const there = kind === 'foot' ? FOOT_ON[part] : kind === 'hand' ? HAND_ON[part] : undefined;
-  return there ?? usualActions(contact)[0]!;
+  return ON_PART[limbKind(contact)]?.[part] ?? usualActions(contact)[0]!;
 }

@@ -11,7 +11,7 @@ export const keepTerm =
   async (dispatch) => {
     const planned = await plan(request);
     const ids = [...taken];
-    let first: string | undefined;
+    const kept: string[] = [];
     for (const { date, start, minutes, name, planned: found } of planned) {
       const { lesson, blocks, leftOver } = found;
       const document = ClassSchema.parse({
@@ -31,11 +31,17 @@ export const keepTerm =
       const made = await dispatch(createFresh('class', document, ids));
       if (made.refusal) throw new Error(made.refusal.message);
       ids.push(made.id);
-      first ??= made.id;
+      kept.push(made.id);
     }
+    const [first] = kept;
     if (!first) throw new Error('Nothing could be planned: choose other themes, or another level.');
     const short = request.dates.length - planned.length;
     const rest = short > 0 ? ` For ${short} more nothing is left to teach from this map.` : '';
-    dispatch(notify({ text: `${planned.length} classes are in the calendar.${rest}` }));
+    dispatch(
+      notify({
+        text: `${kept.length} classes are in the calendar.${rest}`,
+        made: kept.map((id) => ({ kind: 'class', id })),
+      }),
+    );
     onKept(first);
   };
