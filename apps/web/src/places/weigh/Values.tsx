@@ -29,7 +29,9 @@ export function Values({ weighing, level, beside, names, at, onPick }: Props) {
     <section className={styles['weigh-column']} aria-label="Values">
       <p className="entry-value">
         <b>{pointsText(weighing.entry)}</b> points a round
-        <span className="soft"> as mapped, {pointsText(weighing.entryIfAnswered)} if answered</span>
+        {weighing.entryIfAnswered - weighing.entry > SAME && (
+          <span className="soft">, {pointsText(weighing.entryIfAnswered)} if every hole were answered</span>
+        )}
       </p>
       {weighing.entryIfAnswered - weighing.entry > SAME && <Explained term="answered" />}
       {beside && (
