@@ -24,3 +24,21 @@ export function searchNames<T>(
     .reduce<readonly T[]>((left, word) => matchSorter(left, word, options), things);
   return [...new Set([...whole, ...parts])];
 }
+
+/**
+ * As `searchNames`; where nothing has all of the words, what has most of them: a word too many ("triangle choke") still
+ * finds.
+ */
+export function searchLoosely<T>(
+  things: readonly T[],
+  typed: string,
+  namesOf: (thing: T) => readonly string[],
+): T[] {
+  const exact = searchNames(things, typed, namesOf);
+  if (exact.length > 0) return exact;
+  const found = new Map<T, number>();
+  for (const word of new Set(wordsOf(typed).split(' ')))
+    for (const thing of searchNames(things, word, namesOf)) found.set(thing, (found.get(thing) ?? 0) + 1);
+  const most = Math.max(0, ...found.values());
+  return [...found].flatMap(([thing, words]) => (words === most ? [thing] : []));
+}

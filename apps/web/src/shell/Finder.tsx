@@ -4,7 +4,7 @@ import { Modal } from 'react-bootstrap';
 import { useLocation, useNavigate } from 'react-router';
 import { mapAddress } from '../components/addresses.ts';
 import { ChoiceSearch } from '../components/ChoiceSearch.tsx';
-import { searchNames } from '../components/searchNames.ts';
+import { searchLoosely, searchNames } from '../components/searchNames.ts';
 
 interface Found {
   key: string;
@@ -82,7 +82,7 @@ export const addressIn = (place: string | undefined, map: GuardMap, { read, addr
 
 /** The best finds for what was typed, by any name a thing has. */
 export function find(map: GuardMap, typed: string): Found[] {
-  return searchNames(findable(map), typed, allNames).slice(0, MOST);
+  return searchLoosely(findable(map), typed, allNames).slice(0, MOST);
 }
 
 /** Finds anything by any of its names and goes there. */

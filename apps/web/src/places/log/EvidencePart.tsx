@@ -30,7 +30,9 @@ export function EvidencePart({ map, practice, date, again, athlete }: LogPartPro
       ),
     );
     dispatch(
-      changeMap(takeBlend(taken), { announce: `${taken.length} chances come from guess and log now.` }),
+      changeMap(takeBlend(taken), {
+        announce: `${taken.length} ${taken.length === 1 ? 'chance comes' : 'chances come'} from guess and log now.`,
+      }),
     );
     again();
   };
