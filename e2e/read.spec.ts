@@ -88,7 +88,7 @@ test('a moment without a name: limbs tapped, the nearest position said, the answ
 
   // The same on the other side, with one key: the find turns over with it.
   await page.keyboard.press('f');
-  await expect(likest).toContainText('Cross-sleeve guard on the other side');
+  await expect(likest).toContainText('Cross-sleeve guard, on the other side');
 
   // The moment becomes a position of the map, holds and signs filled in.
   await page.getByRole('button', { name: 'make a position of this moment' }).click();

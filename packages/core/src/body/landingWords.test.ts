@@ -21,12 +21,12 @@ describe('where a landing is, in words', () => {
   it('is a position by its name and side, or by its id once it is gone', () => {
     expect(landingWords(map, { position: position!.id })).toBe(position!.name);
     expect(landingWords(map, { position: position!.id, mirrored: true })).toBe(
-      `${position!.name} on the other side`,
+      `${position!.name}, on the other side`,
     );
     const from = (leadSide: 'L' | 'R') =>
       landingWords(map, { position: position!.id, mirrored: true }, { leadSide });
-    expect(from(position!.leadSide)).toBe(`${position!.name} on the far side`);
-    expect(from(position!.leadSide === 'L' ? 'R' : 'L')).toBe(`${position!.name} on the near side`);
+    expect(from(position!.leadSide)).toBe(`${position!.name}, on the far side`);
+    expect(from(position!.leadSide === 'L' ? 'R' : 'L')).toBe(`${position!.name}, on the near side`);
     expect(landingWords(map, { position: 'gone' })).toBe('gone');
   });
 });

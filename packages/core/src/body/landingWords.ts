@@ -3,7 +3,7 @@ import type { GuardMap } from '../model/map.ts';
 import { isOutcome, type Landing, type Outcome } from '../model/outcome.ts';
 import type { Position } from '../model/position.ts';
 import type { ReactionRef } from '../model/reaction.ts';
-import { landingSide, type SideOf, sidedName, turnedShort } from './sidedName.ts';
+import { isTurned, landingSide, type SideOf, sidedName } from './sidedName.ts';
 
 export const OUTCOME_WORDS: Record<Outcome, string> = {
   'top-side': 'on top in side control',
@@ -58,7 +58,7 @@ function landingText(
   if (isOutcome(landing)) return OUTCOME_WORDS[landing.outcome];
   const position = indexMap(map).position.get(landing.position);
   if (!position) return landing.position;
-  return landing.mirrored ? `${nameOf(position)} ${landingSide(position, at)}` : nameOf(position);
+  return landing.mirrored ? `${nameOf(position)}, ${landingSide(position, at)}` : nameOf(position);
 }
 
 /** What a coach calls something across the mat; its name where nobody said. */
@@ -80,7 +80,7 @@ export const placeName = ({
 export function reactionShort(map: GuardMap, { id, mirrored }: ReactionRef, at?: SideOf): string {
   const reaction = indexMap(map).reaction.get(id);
   if (!reaction?.short) return reactionName(map, { id, mirrored }, at);
-  if (mirrored && reaction.shortMirrored) return turnedShort(reaction.shortMirrored, at);
+  if (mirrored && isTurned(mirrored, at) && reaction.shortMirrored) return reaction.shortMirrored;
   return sidedName(reaction.short, reaction, mirrored, at);
 }
 

@@ -21,25 +21,24 @@ function sideUsed({ changes, topTakes, breaks }: Reaction): 'L' | 'R' | undefine
   return [...signs, ...takes, ...freed].find((side) => side !== undefined) as 'L' | 'R' | undefined;
 }
 
+/** Whether a reaction happens the other way round than its names are written: for a position on top's right side. */
+export const isTurned = (mirrored = false, at?: SideOf): boolean => mirrored !== (at?.leadSide === 'L');
+
 /**
  * A name of a reaction on the side it happens on. Names are written for a position built on top's right side: "near" and
- * "far" change places where the reaction or the position is the other way round; where a name says neither, a mirrored
- * one names the limb, "the far knee", or "the other knee" where no position says which.
+ * "far" change places where the reaction or the position is the other way round, and not where both are. Where a name
+ * says neither, a mirrored one names the limb, "the far knee", or "the other knee" where no position says which.
  */
 export function sidedName(name: string, reaction: Reaction, mirrored = false, at?: SideOf): string {
-  const turned = mirrored !== (at?.leadSide === 'L');
-  if (name.search(NEAR_OR_FAR) >= 0) return turned ? swapped(name) : name;
+  if (!isTurned(mirrored, at)) return name;
+  if (name.search(NEAR_OR_FAR) >= 0) return swapped(name);
   if (!mirrored) return name;
   const used = sideUsed(reaction);
-  const word = !at || !used ? 'other' : (used === at.leadSide) === mirrored ? 'far' : 'near';
+  const word = !at || !used ? 'other' : used === at.leadSide ? 'far' : 'near';
   if (/\bthe other\b/.test(name)) return name.replace(/\bthe other\b/, `the ${word}`);
   if (LIMB.test(name)) return name.replace(LIMB, (_, which = '') => `the ${word} ${which}`);
   return `${name}, on the ${word} side`;
 }
-
-/** A short name that was written for the other side, where the position is the other way round. */
-export const turnedShort = (short: string, at?: SideOf): string =>
-  at?.leadSide === 'L' ? swapped(short) : short;
 
 /** Which side something is on that leads to the mirror image of a position: "on the far side". */
 export function landingSide({ leadSide }: SideOf, at?: SideOf): string {

@@ -26,15 +26,19 @@ const BY_DEFAULT = /^(Too (big|small)|Invalid (input|string|option))/;
 /** What is wrong, in words: the schema's own, or plain ones in place of the library's. */
 function plainMessage(issue: z.core.$ZodIssue): string {
   if (!BY_DEFAULT.test(issue.message)) return issue.message;
-  if (issue.code === 'too_big') return `at most ${issue.maximum}${UNITS[issue.origin] ?? ''}`;
+  if (issue.code === 'too_big') return `at most ${issue.maximum}${unitOf(issue.origin, issue.maximum)}`;
   if (issue.code === 'too_small')
-    return `${issue.inclusive === false ? 'more than' : 'at least'} ${issue.minimum}${UNITS[issue.origin] ?? ''}`;
-  if (issue.code === 'invalid_type') return `${EXPECTED[issue.expected] ?? `expected ${issue.expected}`}`;
+    return `${issue.inclusive === false ? 'more than' : 'at least'} ${issue.minimum}${unitOf(issue.origin, issue.minimum)}`;
+  if (issue.code === 'invalid_type') return EXPECTED[issue.expected] ?? `expected ${issue.expected}`;
   if (issue.code === 'invalid_value') return `one of ${issue.values.map(String).join(', ')}`;
   return issue.message;
 }
 
-const UNITS: Record<string, string> = { string: ' letters', array: ' of them' };
+const unitOf = (origin: string, count: number | bigint): string => {
+  if (origin === 'array') return ' of them';
+  if (origin !== 'string') return '';
+  return Number(count) === 1 ? ' letter' : ' letters';
+};
 const EXPECTED: Record<string, string> = {
   number: 'give a number',
   int: 'give a whole number',

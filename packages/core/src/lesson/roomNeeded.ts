@@ -14,8 +14,8 @@ export interface RoomNeeded {
   instead: Block | undefined;
 }
 
-/** A second game, the fork, a movement, water: a class stays whole without one of them. */
-const SPARED = new Set<Block['kind']>(['game', 'fork', 'rest', 'move', 'flow']);
+/** A second game, the fork, what comes back: a class stays whole without one. Falls and water never make room. */
+const SPARED = new Set<Block['kind']>(['game', 'fork', 'flow']);
 const FIVE_MINUTES = 300;
 
 /** How much room a block needs in a class, and what would make it. */

@@ -33,7 +33,7 @@ export function landingChoices(map: GuardMap): Choice[] {
     ...map.positions.map(({ id, name }) => ({ value: `position:${id}`, name, group: 'Positions' })),
     ...map.positions.map(({ id, name }) => ({
       value: `~position:${id}`,
-      name: `${name} on the other side`,
+      name: `${name}, on the other side`,
       group: 'On the other side',
     })),
   ];
@@ -50,7 +50,7 @@ export function reactionChoices(map: GuardMap): Choice[] {
     ...map.reactions.map(({ id, name, group }) => ({ value: id, name, group })),
     ...map.reactions.map(({ id, name }) => ({
       value: `~${id}`,
-      name: `${name} on the other side`,
+      name: `${name}, on the other side`,
       group: 'on the other side',
     })),
   ];

@@ -21,6 +21,9 @@ interface Props {
   onAdd: (id: string) => void;
 }
 
+/** Of so many it is said what would make room: a review may leave out a hundred, and the planner has other work. */
+const MAX_ASKED = 6;
+
 /** What was chosen and found no time: how long it takes, and what would make room for it. */
 export function LeftOver({ map, plan, ids, onAdd }: Props) {
   const index = indexMap(map);
@@ -62,14 +65,14 @@ function roomWords({ seconds, short, minutes, instead }: RoomNeeded): string {
   return `${takes}; ${clock(short)} are missing. Make the class ${minutes} minutes${out}.`;
 }
 
-/** What each of these would need as a block of this class, worked out away from the screen. */
+/** What each of the first of these would need as a block of this class, worked out away from the screen. */
 function useRoomNeeded(
   map: GuardMap,
   plan: ClassPlan,
   ids: readonly string[],
 ): ReadonlyMap<string, RoomNeeded> {
   const [needed, setNeeded] = useState<ReadonlyMap<string, RoomNeeded>>(new Map());
-  const asked = ids.join(',');
+  const asked = ids.slice(0, MAX_ASKED).join(',');
   useEffect(() => {
     if (!asked) return;
     let current = true;

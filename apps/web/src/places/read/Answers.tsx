@@ -236,7 +236,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
       {elsewhere && (
         <p className="soft small">
           As from {option.from.position.name}
-          {option.from.mirrored && ' on the other side'}.
+          {option.from.mirrored && ', on the other side'}.
         </p>
       )}
       {option.missing.length > 0 && (

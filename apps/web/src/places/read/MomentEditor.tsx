@@ -54,7 +54,7 @@ function NearestCard({ near, moment, onGo }: { near: Nearest; moment: Moment; on
     <div className={styles['near-card']}>
       <button type="button" className="btn btn-sm btn-plain" onClick={onGo}>
         {near.position.name}
-        {near.mirrored && ' on the other side'} <ArrowRight size={14} aria-hidden />
+        {near.mirrored && ', on the other side'} <ArrowRight size={14} aria-hidden />
       </button>
       <b>{Math.round(near.similarity * 100)} %</b>
       {near.lacking.length > 0 && (

@@ -97,7 +97,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
       {moment && (
         <p className="soft small">
           As from {position.name}
-          {mirrored && ' on the other side'}, the position most like it:
+          {mirrored && ', on the other side'}, the position most like it:
         </p>
       )}
       <details className={styles.more} open={Boolean(moment)}>
