@@ -1,14 +1,10 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { marked } from 'marked';
-import {
-  applyCommand,
-  edit,
-  emptyMap,
-  parseGuardBook,
-  printGuardBook,
-  validateMap,
-  weighMap,
-} from '../packages/core/dist/index.js';
+import { validateMap } from '../packages/core/dist/check/index.js';
+import { applyCommand, edit } from '../packages/core/dist/documents/index.js';
+import { parseGuardBook, printGuardBook } from '../packages/core/dist/formats/index.js';
+import { emptyMap } from '../packages/core/dist/model/index.js';
+import { weighMap } from '../packages/core/dist/weigh/index.js';
 import { median, timed } from './timed.ts';
 
 const folder = new URL('../demo/book/', import.meta.url);

@@ -1,5 +1,5 @@
 import loadHighs from 'highs';
-import { coverArcs, coverBound } from '../packages/core/dist/index.js';
+import { coverArcs, coverBound } from '../packages/core/dist/lesson/index.js';
 import { coverLp } from '../packages/core/src/test/coverLp.ts';
 import { randomCover } from '../packages/core/src/test/randomCover.ts';
 import { median, timed } from './timed.ts';

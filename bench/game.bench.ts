@@ -1,19 +1,21 @@
 import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { solve } from 'yalps';
+import { parseMapFile } from '../packages/core/dist/formats/index.js';
+import {
+  type StochasticGame,
+  solveMatrixGame,
+  solveStochasticGame,
+} from '../packages/core/dist/game/index.js';
 import {
   CLUB_SOFTNESS,
   choosePlan,
   describeWeighing,
   findHoles,
-  parseMapFile,
   playMap,
-  type StochasticGame,
   solveForTrusts,
   solveMap,
-  solveMatrixGame,
-  solveStochasticGame,
-} from '../packages/core/dist/index.js';
+} from '../packages/core/dist/weigh/index.js';
 import { seeded } from '../packages/core/src/game/seeded.ts';
 import { bigMap } from '../packages/core/src/test/bigMap.ts';
 import { timed } from './timed.ts';

@@ -1,11 +1,15 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { readDemo } from '../demo/readDemo.ts';
-import { createMinimiser } from '../packages/core/src/pose/levenbergMarquardt.ts';
-import { ALL_UNKNOWNS, type Lever, NormalEquations } from '../packages/core/src/pose/normalEquations.ts';
-import type { PairState } from '../packages/core/src/pose/poseBodies.ts';
-import { poseProblem } from '../packages/core/src/pose/poseProblem.ts';
-import { poseStart, solvePose } from '../packages/core/src/pose/poseRecord.ts';
-import { AVERAGE_BUILD, UNKNOWNS } from '../packages/core/src/pose/skeleton.ts';
+import type { PairState } from '../packages/core/src/pose/bodies/pair.ts';
+import { AVERAGE_BUILD, UNKNOWNS } from '../packages/core/src/pose/bodies/skeleton.ts';
+import { poseStart, solvePose } from '../packages/core/src/pose/draw/poseRecord.ts';
+import { createMinimiser } from '../packages/core/src/pose/solve/levenbergMarquardt.ts';
+import {
+  ALL_UNKNOWNS,
+  type Lever,
+  NormalEquations,
+} from '../packages/core/src/pose/solve/normalEquations.ts';
+import { poseProblem } from '../packages/core/src/pose/solve/poseProblem.ts';
 import { median, timed } from './timed.ts';
 
 /** Lists residuals instead of summing up their squares: what a general-purpose package takes. */

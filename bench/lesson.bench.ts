@@ -1,13 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import { parseGuardBook, parseMapFile } from '../packages/core/dist/formats/index.js';
 import {
   bestConnectedSet,
   chooseRepertoire,
-  parseGuardBook,
-  parseMapFile,
   planLesson,
   planTerm,
   repertoireOf,
-} from '../packages/core/dist/index.js';
+} from '../packages/core/dist/lesson/index.js';
 import { median, timed } from './timed.ts';
 
 const book = new URL('../demo/book/', import.meta.url);

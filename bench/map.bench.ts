@@ -1,13 +1,10 @@
 import ELK from 'elkjs/lib/elk.bundled.js';
 import { chartGraph } from '../apps/web/src/places/map/chart/chartGraph.ts';
 import { elkGraph } from '../apps/web/src/places/map/chart/elkGraph.ts';
-import {
-  applyCommand,
-  MapSchema,
-  readReaction,
-  setFields,
-  validateMap,
-} from '../packages/core/dist/index.js';
+import { validateMap } from '../packages/core/dist/check/index.js';
+import { applyCommand, setFields } from '../packages/core/dist/documents/index.js';
+import { MapSchema } from '../packages/core/dist/model/index.js';
+import { readReaction } from '../packages/core/dist/read/index.js';
 import { bigMap } from '../packages/core/src/test/bigMap.ts';
 import { timed } from './timed.ts';
 

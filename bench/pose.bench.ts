@@ -1,6 +1,7 @@
 import { readDemo } from '../demo/readDemo.ts';
-import { drawPose, planTerm, poseKey, solvePose, termDates } from '../packages/core/dist/index.js';
-import { poseStart } from '../packages/core/src/pose/poseRecord.ts';
+import { planTerm, termDates } from '../packages/core/dist/lesson/index.js';
+import { drawPose, poseKey, solvePose } from '../packages/core/dist/pose/index.js';
+import { poseStart } from '../packages/core/src/pose/draw/poseRecord.ts';
 import { median, timed } from './timed.ts';
 
 const map = readDemo();

@@ -3,7 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { applyCommand, printMapFile, setFields } from '../packages/core/dist/index.js';
+import { applyCommand, setFields } from '../packages/core/dist/documents/index.js';
+import { printMapFile } from '../packages/core/dist/formats/index.js';
 import { bigMap } from '../packages/core/src/test/bigMap.ts';
 
 const map = bigMap();

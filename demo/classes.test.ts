@@ -1,13 +1,6 @@
-import {
-  type Block,
-  blockTime,
-  type ClassPlan,
-  ClassSchema,
-  indexMap,
-  type LessonRequest,
-  planLesson,
-  printClass,
-} from '@aftersquall/core';
+import { printClass } from '@aftersquall/core/formats';
+import { blockTime, type LessonRequest, planLesson } from '@aftersquall/core/lesson';
+import { type Block, type ClassPlan, ClassSchema, indexMap } from '@aftersquall/core/model';
 import { describe, expect, it } from 'vitest';
 import { readDemo } from './readDemo.ts';
 

@@ -1,17 +1,10 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import {
-  ClassSchema,
-  checkSweep,
-  indexMap,
-  isOutcome,
-  parseGuardBook,
-  parseMapFile,
-  printGuardBook,
-  translateApparel,
-  turnIn,
-  validateMap,
-  weighMap,
-} from '@aftersquall/core';
+import { checkSweep } from '@aftersquall/core/balance';
+import { translateApparel } from '@aftersquall/core/body';
+import { validateMap } from '@aftersquall/core/check';
+import { parseGuardBook, parseMapFile, printGuardBook } from '@aftersquall/core/formats';
+import { ClassSchema, indexMap, isOutcome, turnIn } from '@aftersquall/core/model';
+import { weighMap } from '@aftersquall/core/weigh';
 import { marked, type Tokens } from 'marked';
 import { describe, expect, it } from 'vitest';
 

@@ -1,12 +1,12 @@
+import { answerName } from '@aftersquall/core/body';
+import { termDates } from '@aftersquall/core/lesson';
 import {
-  answerName,
   type Exchange,
   type GuardMap,
   indexMap,
   type PracticeRecord,
   PracticeRecordSchema,
-  termDates,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { seeded } from '../packages/core/src/game/seeded.ts';
 
 /**

@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs';
+import { planTerm, termDates } from '@aftersquall/core/lesson';
+import { practiceOf, seenLately, taughtFrom } from '@aftersquall/core/log';
 import {
   CLASS_FORMAT,
   CLASS_VERSION,
@@ -6,12 +8,7 @@ import {
   ClassSchema,
   ClubSchema,
   type GuardMap,
-  planTerm,
-  practiceOf,
-  seenLately,
-  taughtFrom,
-  termDates,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { demoRecords } from './demoRecords.ts';
 
 const club = new URL('kelpwick.club.json', import.meta.url);

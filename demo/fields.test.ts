@@ -1,14 +1,6 @@
-import {
-  indexMap,
-  isOutcome,
-  JOINTS,
-  legality,
-  loadedJoints,
-  loadsAny,
-  type Mechanic,
-  SHIPPED_PROFILES,
-  solveMap,
-} from '@aftersquall/core';
+import { indexMap, isOutcome, JOINTS, type Mechanic } from '@aftersquall/core/model';
+import { legality, loadedJoints, loadsAny, SHIPPED_PROFILES } from '@aftersquall/core/rules';
+import { solveMap } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { readDemo } from './readDemo.ts';
 

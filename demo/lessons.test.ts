@@ -1,19 +1,15 @@
+import { classSeconds, type LessonRequest, matRun, otherThemes, planLesson } from '@aftersquall/core/lesson';
 import {
   type Block,
   type ChainTurn,
-  classSeconds,
   exchangeOf,
   indexMap,
   isDrilled,
   isLive,
   isOutcome,
-  type LessonRequest,
-  matRun,
-  otherThemes,
-  planLesson,
-  SHIPPED_PROFILES,
   turnIn,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { describe, expect, it } from 'vitest';
 import { readDemo } from './readDemo.ts';
 

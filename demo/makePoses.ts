@@ -1,5 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { asPosition, type PoseRecord, parseMapFile, poseKey, solvePose } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { asPosition, type PoseRecord } from '@aftersquall/core/model';
+import { poseKey, solvePose } from '@aftersquall/core/pose';
 import stringify from 'json-stringify-pretty-compact';
 import { readDemo } from './readDemo.ts';
 

@@ -1,22 +1,12 @@
 import { readFileSync } from 'node:fs';
-import {
-  asPosition,
-  bodyFit,
-  drawPose,
-  mirror,
-  type PoseRecord,
-  PoseRecordSchema,
-  type Position,
-  parseMapFile,
-  poseKey,
-  poseMeasures,
-  solveFrom,
-  solvePose,
-} from '@aftersquall/core';
+import { mirror } from '@aftersquall/core/body';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { asPosition, type PoseRecord, PoseRecordSchema, type Position } from '@aftersquall/core/model';
+import { bodyFit, drawPose, poseKey, poseMeasures, solveFrom, solvePose } from '@aftersquall/core/pose';
 import { describe, expect, it } from 'vitest';
-import { Body } from '../packages/core/src/pose/body.ts';
-import { poseStart } from '../packages/core/src/pose/poseRecord.ts';
-import { AVERAGE_BUILD, FRAME } from '../packages/core/src/pose/skeleton.ts';
+import { Body } from '../packages/core/src/pose/bodies/body.ts';
+import { AVERAGE_BUILD, FRAME } from '../packages/core/src/pose/bodies/skeleton.ts';
+import { poseStart } from '../packages/core/src/pose/draw/poseRecord.ts';
 import { readDemo } from './readDemo.ts';
 
 const here = (file: string) => readFileSync(new URL(file, import.meta.url), 'utf8');

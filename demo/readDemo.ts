@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { bookErrorText, type GuardMap, parseGuardBook, parseMapFile } from '@aftersquall/core';
+import { bookErrorText, parseGuardBook, parseMapFile } from '@aftersquall/core/formats';
+import { type GuardMap } from '@aftersquall/core/model';
 
 const here = (file: string) => new URL(file, import.meta.url);
 

@@ -1,12 +1,6 @@
 import { readFileSync } from 'node:fs';
-import {
-  evidenceOf,
-  fadingOf,
-  faultTrends,
-  PracticeRecordSchema,
-  practiceOf,
-  weeksBetween,
-} from '@aftersquall/core';
+import { evidenceOf, fadingOf, faultTrends, practiceOf, weeksBetween } from '@aftersquall/core/log';
+import { PracticeRecordSchema } from '@aftersquall/core/model';
 import { describe, expect, it } from 'vitest';
 import { ATHLETES, demoRecords } from './demoRecords.ts';
 import { readDemo } from './readDemo.ts';

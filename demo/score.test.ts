@@ -1,4 +1,5 @@
-import { exchangeOf, holdScore, indexMap, isOutcome } from '@aftersquall/core';
+import { exchangeOf, indexMap, isOutcome } from '@aftersquall/core/model';
+import { holdScore } from '@aftersquall/core/score';
 import { describe, expect, it } from 'vitest';
 import { readDemo } from './readDemo.ts';
 

@@ -1,20 +1,22 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import { printCalendar } from '@aftersquall/core/formats';
+import {
+  type DatedLesson,
+  FADING,
+  movesOfLesson,
+  type PlannedTermClass,
+  planTerm,
+  tellTerm,
+  termDates,
+} from '@aftersquall/core/lesson';
 import {
   CLASS_FORMAT,
   CLASS_VERSION,
   type ClassPlan,
   ClassSchema,
-  type DatedLesson,
-  FADING,
   type GuardMap,
   indexMap,
-  movesOfLesson,
-  type PlannedTermClass,
-  planTerm,
-  printCalendar,
-  tellTerm,
-  termDates,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import ICAL from 'ical.js';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { demoTerm } from './demoTerm.ts';

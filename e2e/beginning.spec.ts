@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { emptyMap } from '@aftersquall/core';
+import { emptyMap } from '@aftersquall/core/model';
 import { expect, test } from './app.ts';
 import { saved } from './http.ts';
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { setFields } from '../packages/core/src/index.ts';
+import { setFields } from '../packages/core/src/documents/index.ts';
 import { expect, test } from './app.ts';
 import { board, cell } from './board.ts';
 import { change, saved } from './http.ts';

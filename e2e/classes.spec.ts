@@ -1,4 +1,4 @@
-import { setFields } from '../packages/core/src/index.ts';
+import { setFields } from '../packages/core/src/documents/index.ts';
 import { expect, test } from './app.ts';
 import { change, saved } from './http.ts';
 

@@ -1,5 +1,6 @@
 import type { APIRequestContext } from '@playwright/test';
-import type { ClassPlan, Command, GuardMap } from '../packages/core/src/index.ts';
+import type { Command } from '../packages/core/src/documents/index.ts';
+import type { ClassPlan, GuardMap } from '../packages/core/src/model/index.ts';
 
 let keys = 0;
 

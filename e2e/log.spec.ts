@@ -1,4 +1,4 @@
-import type { Practice } from '@aftersquall/core';
+import type { Practice } from '@aftersquall/core/model';
 import type { Page } from '@playwright/test';
 import { expect, test } from './app.ts';
 import { saved } from './http.ts';

@@ -1,6 +1,6 @@
-import type { Practice } from '@aftersquall/core';
+import type { Practice } from '@aftersquall/core/model';
 import type { APIRequestContext, BrowserContext, Page } from '@playwright/test';
-import { setFields } from '../packages/core/src/index.ts';
+import { setFields } from '../packages/core/src/documents/index.ts';
 import { type App, expect, test } from './app.ts';
 import { draftKept } from './drafts.ts';
 import { change, saved } from './http.ts';

@@ -1,4 +1,4 @@
-import type { Practice } from '@aftersquall/core';
+import type { Practice } from '@aftersquall/core/model';
 import type { APIRequestContext } from '@playwright/test';
 import { expect, test } from './app.ts';
 import { countOnMat, goToBlock, openMat } from './onMat.ts';

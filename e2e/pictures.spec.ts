@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, setFields } from '@aftersquall/core';
+import { setFields } from '@aftersquall/core/documents';
+import { parseMapFile } from '@aftersquall/core/formats';
 import { expect, test } from './app.ts';
 import { change, saved } from './http.ts';
 

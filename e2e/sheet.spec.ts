@@ -1,4 +1,4 @@
-import type { GuardMap } from '@aftersquall/core';
+import type { GuardMap } from '@aftersquall/core/model';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { expect, test } from './app.ts';
 import { saved as savedDocument } from './http.ts';

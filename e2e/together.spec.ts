@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { setFields } from '../packages/core/src/index.ts';
+import { setFields } from '../packages/core/src/documents/index.ts';
 import { expect, test } from './app.ts';
 import { change, saved } from './http.ts';
 

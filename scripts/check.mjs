@@ -24,6 +24,7 @@ const waiting = [
   types('packages/core'),
   types('apps/server'),
   ['biome', 'check', '.'],
+  ['node', 'scripts/edges.mjs'],
   ['vitest', 'run', '--changed', '--passWithNoTests', '--exclude', 'demo/**', '--reporter', 'dot'],
 ];
 
@@ -31,7 +32,10 @@ let failed = false;
 /** Runs one after the other until none is left; what went well says nothing. */
 async function work() {
   for (let args = waiting.shift(); args; args = waiting.shift()) {
-    const child = spawn('npx', args, { cwd: root });
+    const child =
+      args[0] === 'node'
+        ? spawn(process.execPath, args.slice(1), { cwd: root })
+        : spawn('npx', args, { cwd: root });
     let said = '';
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (data) => {

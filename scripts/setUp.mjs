@@ -57,7 +57,7 @@ function newest(folder) {
 /** Builds what is older than its sources. */
 export function build() {
   const parts = [
-    ['packages/core', 'dist/index.js', ['packages/core']],
+    ['packages/core', 'dist/model/index.js', ['packages/core']],
     ['apps/server', 'dist/main.js', ['packages/core', 'apps/server']],
     ['apps/web', 'dist/index.html', ['packages/core', 'apps/web']],
   ];

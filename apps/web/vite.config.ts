@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 
-const core = fileURLToPath(new URL('../../packages/core/src/index.ts', import.meta.url));
+const core = fileURLToPath(new URL('../../packages/core/src/', import.meta.url));
 
 const page = (file: string): string => fileURLToPath(new URL(file, import.meta.url));
 const build = Date.now().toString(36);
@@ -23,7 +23,7 @@ const precacheList: Plugin = {
 export default defineConfig({
   plugins: [react(), precacheList],
   define: { __BUILD__: JSON.stringify(build) },
-  resolve: { alias: { '@aftersquall/core': core } },
+  resolve: { alias: [{ find: /^@aftersquall\/core\/(\w+)$/, replacement: `${core}$1/index.ts` }] },
   css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import'] } } },
   worker: { format: 'es' },
   build: {

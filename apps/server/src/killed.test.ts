@@ -2,7 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { emptyMap } from '@aftersquall/core';
+import { emptyMap } from '@aftersquall/core/model';
 import { expect, it } from 'vitest';
 
 /** How often the server is killed: a start takes two seconds, so a hundred times only where it is asked for. */

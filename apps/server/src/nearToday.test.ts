@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { ClassSchema, ClubSchema, PracticeRecordSchema } from '@aftersquall/core';
+import { ClassSchema, ClubSchema, PracticeRecordSchema } from '@aftersquall/core/model';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';

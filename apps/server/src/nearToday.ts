@@ -1,4 +1,4 @@
-import type { ClassPlan, Club, PracticeRecord } from '@aftersquall/core';
+import type { ClassPlan, Club, PracticeRecord } from '@aftersquall/core/model';
 import { addDays, differenceInCalendarWeeks, format, parseISO } from 'date-fns';
 
 /** What is moved in time together. */

@@ -1,15 +1,8 @@
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
-import {
-  bookErrorText,
-  type DocumentKindName,
-  type DocumentOf,
-  type GuardBook,
-  PoseRecordSchema,
-  PracticeRecordSchema,
-  parseGuardBook,
-  upgradeMap,
-} from '@aftersquall/core';
+import { type DocumentKindName, type DocumentOf } from '@aftersquall/core/documents';
+import { bookErrorText, type GuardBook, parseGuardBook, upgradeMap } from '@aftersquall/core/formats';
+import { PoseRecordSchema, PracticeRecordSchema } from '@aftersquall/core/model';
 import type { INestApplication } from '@nestjs/common';
 import { format } from 'date-fns';
 import { z } from 'zod';

@@ -1,6 +1,8 @@
 import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
-import { emptyClub, parseMapFile, ROUTES, type Route } from '@aftersquall/core';
+import { ROUTES, type Route } from '@aftersquall/core/contract';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { emptyClub } from '@aftersquall/core/model';
 import fc from 'fast-check';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { recordMade } from '../../../packages/core/src/test/practiceRecords.ts';

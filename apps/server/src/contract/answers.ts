@@ -1,4 +1,5 @@
-import { type InputOf, isText, type ROUTES, type Route, type RouteName, zodIssues } from '@aftersquall/core';
+import { type InputOf, isText, type ROUTES, type Route, type RouteName } from '@aftersquall/core/contract';
+import { zodIssues } from '@aftersquall/core/documents';
 import {
   applyDecorators,
   BadRequestException,

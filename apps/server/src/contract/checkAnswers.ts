@@ -1,4 +1,4 @@
-import { isText } from '@aftersquall/core';
+import { isText } from '@aftersquall/core/contract';
 import type { CallHandler, ExecutionContext, NestInterceptor } from '@nestjs/common';
 import { map, type Observable } from 'rxjs';
 import { routeOf } from './answers.ts';

@@ -1,4 +1,4 @@
-import { printOpenApi, ROUTES } from '@aftersquall/core';
+import { printOpenApi, ROUTES } from '@aftersquall/core/contract';
 import { Controller } from '@nestjs/common';
 import { Answers } from './answers.ts';
 

@@ -1,4 +1,4 @@
-import { RefusedError } from '@aftersquall/core';
+import { RefusedError } from '@aftersquall/core/documents';
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { Response } from 'express';
 

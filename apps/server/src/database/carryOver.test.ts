@@ -2,7 +2,8 @@ import 'reflect-metadata';
 import { copyFile, mkdtemp, readFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { type GuardMap, printMapFile, upgradeMap } from '@aftersquall/core';
+import { printMapFile, upgradeMap } from '@aftersquall/core/formats';
+import { type GuardMap } from '@aftersquall/core/model';
 import { expect, it } from 'vitest';
 import { openApp } from '../test/openApp.ts';
 

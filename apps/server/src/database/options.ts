@@ -1,8 +1,5 @@
 import Database from 'libsql';
 import type { DataSourceOptions } from 'typeorm';
-import { ChangeRow, DocumentRow, EntityRow } from '../documents/rows.ts';
-import { PoseRow } from '../poses/poseRow.ts';
-import { RecordRow } from '../records/recordRow.ts';
 import { FirstTables1764000000000 } from './migrations/1764000000000-FirstTables.ts';
 import { History1764030000000 } from './migrations/1764030000000-History.ts';
 import { Chains1764033600000 } from './migrations/1764033600000-Chains.ts';
@@ -13,6 +10,9 @@ import { BlockKinds1764400000000 } from './migrations/1764400000000-BlockKinds.t
 import { Poses1764500000000 } from './migrations/1764500000000-Poses.ts';
 import { Records1764600000000 } from './migrations/1764600000000-Records.ts';
 import { RemovedAnew1764700000000 } from './migrations/1764700000000-RemovedAnew.ts';
+import { ChangeRow, DocumentRow, EntityRow } from './rows/documentRows.ts';
+import { PoseRow } from './rows/poseRow.ts';
+import { RecordRow } from './rows/recordRow.ts';
 
 /**
  * How the database file is opened: WAL, every commit on disk before it is confirmed, foreign keys on, migrations run,

@@ -1,17 +1,16 @@
+import { addressKey, type DocumentAddress } from '@aftersquall/core/contract';
 import {
   type AnyDocument,
   type Applied,
-  addressKey,
   DOCUMENT_KINDS,
-  type DocumentAddress,
   type DocumentKindName,
   isOrder,
   RefusedError,
   zodIssues,
-} from '@aftersquall/core';
+} from '@aftersquall/core/documents';
 import { type EntityManager, IsNull } from 'typeorm';
+import { DocumentRow, EntityRow } from '../database/rows/documentRows.ts';
 import { placeNumbers } from './listOrder.ts';
-import { DocumentRow, EntityRow } from './rows.ts';
 
 /** A document in use, kept in memory with the numbers of its places. */
 export interface OpenDocument {

@@ -1,4 +1,5 @@
-import { documentKindOf, ROUTES } from '@aftersquall/core';
+import { ROUTES } from '@aftersquall/core/contract';
+import { documentKindOf } from '@aftersquall/core/documents';
 import { BadRequestException, Controller } from '@nestjs/common';
 import { Answers, Input, type InputFor } from '../contract/answers.ts';
 import { DocumentsService } from './documents.service.ts';

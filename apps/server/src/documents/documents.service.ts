@@ -1,28 +1,30 @@
 import {
+  addressKey,
+  CHANGES_PAGE,
+  type ChangesPage,
+  type DocumentAddress,
+  type DocumentSummary,
+  HISTORY_PAGE,
+  type HistoryLine,
+  REMOVED_DAYS,
+  type RemovedDocument,
+  type StoredDocument,
+} from '@aftersquall/core/contract';
+import {
   type AnyDocument,
   type Applied,
-  addressKey,
   applyCommand,
   badReferences,
-  CHANGES_PAGE,
   type Change,
-  type ChangesPage,
   commandOf,
   DOCUMENT_KINDS,
-  type DocumentAddress,
   type DocumentKindName,
-  type DocumentSummary,
   decideChange,
   describeChange,
   fieldsOfChange,
-  HISTORY_PAGE,
-  type HistoryLine,
   type MadeChange,
-  REMOVED_DAYS,
   RefusedError,
-  type RemovedDocument,
-  type StoredDocument,
-} from '@aftersquall/core';
+} from '@aftersquall/core/documents';
 import {
   ConflictException,
   Injectable,
@@ -30,6 +32,7 @@ import {
   type OnApplicationBootstrap,
 } from '@nestjs/common';
 import { type EntityManager, IsNull, LessThan, MoreThan, Not } from 'typeorm';
+import { ChangeRow, DocumentRow } from '../database/rows/documentRows.ts';
 import { WriteQueue } from '../database/writeQueue.ts';
 import {
   insertDocument,
@@ -39,7 +42,6 @@ import {
   saveChange,
 } from './documentStore.ts';
 import { LiveChanges } from './liveChanges.ts';
-import { ChangeRow, DocumentRow } from './rows.ts';
 
 /** Documents by address: read whole, changed by commands, one transaction each. Keeps those in use in memory. */
 @Injectable()

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
-import { emptyClub, type GuardMap, MapSchema, printMapFile } from '@aftersquall/core';
+import { printMapFile } from '@aftersquall/core/formats';
+import { emptyClub, type GuardMap, MapSchema } from '@aftersquall/core/model';
 import { DataSource } from 'typeorm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openApp, type TestApp } from '../test/openApp.ts';

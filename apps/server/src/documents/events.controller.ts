@@ -1,4 +1,4 @@
-import { ROUTES } from '@aftersquall/core';
+import { ROUTES } from '@aftersquall/core/contract';
 import { Controller, type MessageEvent, Sse } from '@nestjs/common';
 import { interval, map, merge, type Observable, of } from 'rxjs';
 import { LiveChanges } from './liveChanges.ts';

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import type { AddressInfo } from 'node:net';
-import { type ChangeEvent, ChangeEventSchema, emptyMap } from '@aftersquall/core';
+import { type ChangeEvent, ChangeEventSchema } from '@aftersquall/core/contract';
+import { emptyMap } from '@aftersquall/core/model';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { recordMade } from '../../../../packages/core/src/test/practiceRecords.ts';
 import { openApp, type TestApp } from '../test/openApp.ts';

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { printMapFile } from '@aftersquall/core';
+import { printMapFile } from '@aftersquall/core/formats';
 import fc from 'fast-check';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { guardMap } from '../../../../packages/core/src/test/arbitraries.ts';

@@ -1,4 +1,5 @@
-import type { ChangeEvent, DocumentKindName } from '@aftersquall/core';
+import type { ChangeEvent } from '@aftersquall/core/contract';
+import type { DocumentKindName } from '@aftersquall/core/documents';
 import { Injectable } from '@nestjs/common';
 import { Subject } from 'rxjs';
 

@@ -1,4 +1,6 @@
-import { type GuardMap, printGraphml, printMapFile, ROUTES } from '@aftersquall/core';
+import { ROUTES } from '@aftersquall/core/contract';
+import { printGraphml, printMapFile } from '@aftersquall/core/formats';
+import { type GuardMap } from '@aftersquall/core/model';
 import { Controller } from '@nestjs/common';
 import { Answers, Input, type InputFor } from '../contract/answers.ts';
 import { DocumentsService } from './documents.service.ts';

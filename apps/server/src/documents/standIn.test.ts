@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { type AnyDocument, applyCommand, type Change, changeKey } from '@aftersquall/core';
+import { type AnyDocument, applyCommand, type Change, changeKey } from '@aftersquall/core/documents';
 import fc from 'fast-check';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { guardMap } from '../../../../packages/core/src/test/arbitraries.ts';

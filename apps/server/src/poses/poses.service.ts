@@ -1,8 +1,8 @@
-import type { PoseRecord } from '@aftersquall/core';
+import type { PoseRecord } from '@aftersquall/core/model';
 import { Injectable } from '@nestjs/common';
 import { In } from 'typeorm';
+import { PoseRow } from '../database/rows/poseRow.ts';
 import { WriteQueue } from '../database/writeQueue.ts';
-import { PoseRow } from './poseRow.ts';
 
 /** Keeps what was solved once: a pose hangs on nothing but its key, so it is never changed. */
 @Injectable()

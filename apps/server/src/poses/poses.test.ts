@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
-import type { PoseRecord } from '@aftersquall/core';
+import type { PoseRecord } from '@aftersquall/core/model';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openApp, type TestApp } from '../test/openApp.ts';
 

@@ -1,4 +1,5 @@
-import { printTrials, ROUTES } from '@aftersquall/core';
+import { ROUTES } from '@aftersquall/core/contract';
+import { printTrials } from '@aftersquall/core/log';
 import { Controller } from '@nestjs/common';
 import { Answers, Input, type InputFor } from '../contract/answers.ts';
 import { RecordsService } from './records.service.ts';

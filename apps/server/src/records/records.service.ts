@@ -1,16 +1,16 @@
+import { practiceOf } from '@aftersquall/core/log';
 import {
   type Practice,
   type PracticeFilter,
   type PracticeRecord,
-  practiceOf,
   type RecallPast,
   standing,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { Injectable } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
+import { RecordRow, ROW_COLUMNS, rowOf } from '../database/rows/recordRow.ts';
 import { WriteQueue } from '../database/writeQueue.ts';
 import { LiveChanges } from '../documents/liveChanges.ts';
-import { RecordRow, ROW_COLUMNS, rowOf } from './recordRow.ts';
 
 /** Kinds that are few: they are summed up by the core. Trials and faults are many: the table sums them up. */
 const FEW = ['session', 'attended', 'block', 'note', 'grade', 'recall', 'blend'];

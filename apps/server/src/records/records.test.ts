@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { practiceOf } from '@aftersquall/core';
+import { practiceOf } from '@aftersquall/core/log';
 import fc from 'fast-check';
 import { DataSource } from 'typeorm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { emptyMap } from '@aftersquall/core';
+import { emptyMap } from '@aftersquall/core/model';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { openApp, type TestApp } from '../test/openApp.ts';
 

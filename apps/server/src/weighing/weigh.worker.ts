@@ -1,17 +1,15 @@
+import { printWeighingSheet, type WeighingSheet } from '@aftersquall/core/formats';
+import { type GuardMap, type WhatIf } from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import {
   choosePlan,
   describeWeighing,
-  type GuardMap,
   playMap,
-  printWeighingSheet,
   resolveHoles,
-  SHIPPED_PROFILES,
   scenarioOptions,
   solveForTrusts,
   type Weighing,
-  type WeighingSheet,
-  type WhatIf,
-} from '@aftersquall/core';
+} from '@aftersquall/core/weigh';
 
 /** What a map is weighed for: the whole weighing, or one table of it. */
 export interface WeighJob {

@@ -1,4 +1,4 @@
-import { ROUTES } from '@aftersquall/core';
+import { ROUTES } from '@aftersquall/core/contract';
 import { Controller } from '@nestjs/common';
 import { Answers, Input, type InputFor } from '../contract/answers.ts';
 import { WeighingService } from './weighing.service.ts';

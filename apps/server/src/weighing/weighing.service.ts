@@ -1,5 +1,7 @@
 import { fileURLToPath } from 'node:url';
-import type { GuardMap, Weighing, WeighingSheet, WhatIf } from '@aftersquall/core';
+import type { WeighingSheet } from '@aftersquall/core/formats';
+import type { GuardMap, WhatIf } from '@aftersquall/core/model';
+import type { Weighing } from '@aftersquall/core/weigh';
 import { Injectable, type OnApplicationShutdown, UnprocessableEntityException } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { DocumentsService } from '../documents/documents.service.ts';

@@ -1,6 +1,8 @@
 import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
-import { emptyMap, parseMapFile, type Weighing, weighMap } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { emptyMap } from '@aftersquall/core/model';
+import { type Weighing, weighMap } from '@aftersquall/core/weigh';
 import Papa from 'papaparse';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openApp, type TestApp } from '../test/openApp.ts';

@@ -1,4 +1,4 @@
-import type { Apparel } from '@aftersquall/core';
+import type { Apparel } from '@aftersquall/core/model';
 import { ChoiceToggle } from './ChoiceToggle.tsx';
 
 interface Props {

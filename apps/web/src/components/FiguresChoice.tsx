@@ -1,4 +1,4 @@
-import { BASES, type Basis } from '@aftersquall/core';
+import { BASES, type Basis } from '@aftersquall/core/model';
 import { SelectField } from './fields/SelectField.tsx';
 
 /** Whose chances are reckoned with; those of the map where nothing is chosen. */

@@ -1,4 +1,4 @@
-import type { Issue } from '@aftersquall/core';
+import type { Issue } from '@aftersquall/core/documents';
 
 /** What is wrong in a file, and where in it. */
 export function FileIssues({ issues }: { issues: readonly Issue[] }) {

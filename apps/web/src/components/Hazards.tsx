@@ -1,4 +1,4 @@
-import type { HazardTag } from '@aftersquall/core';
+import type { HazardTag } from '@aftersquall/core/model';
 import { TriangleAlert } from 'lucide-react';
 
 /** The hazards that travel with a move, each with its sign and its word. */

@@ -1,4 +1,4 @@
-import { BOTTOM_LEVELS, type PlayLevel, TOP_LEVELS } from '@aftersquall/core';
+import { BOTTOM_LEVELS, type PlayLevel, TOP_LEVELS } from '@aftersquall/core/model';
 import { setLevel } from '../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { SelectField } from './fields/SelectField.tsx';

@@ -1,11 +1,5 @@
-import {
-  CONTACTS,
-  type Contact,
-  contactName,
-  type Hold,
-  holdWords,
-  type WordContext,
-} from '@aftersquall/core';
+import { contactName, holdWords, type WordContext } from '@aftersquall/core/body';
+import { CONTACTS, type Contact, type Hold } from '@aftersquall/core/model';
 import styles from './limbGlyph.module.scss';
 
 /** Six strokes as one sees oneself from above: hands and arms spread, legs down. Left is one's own left. */

@@ -1,4 +1,5 @@
-import { type Position, pictureWords } from '@aftersquall/core';
+import { pictureWords } from '@aftersquall/core/body';
+import { type Position } from '@aftersquall/core/model';
 import { useEffect, useState } from 'react';
 import { useMovement } from '../workers/pictures.ts';
 import { PlayHead } from './PlayHead.tsx';

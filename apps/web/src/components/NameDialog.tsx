@@ -1,4 +1,4 @@
-import { NameSchema } from '@aftersquall/core';
+import { NameSchema } from '@aftersquall/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Form, Modal } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';

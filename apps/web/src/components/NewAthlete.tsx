@@ -1,4 +1,5 @@
-import { AthleteSchema, type Club, type Command, freshId, type Issue, put } from '@aftersquall/core';
+import { type Command, type Issue, put } from '@aftersquall/core/documents';
+import { AthleteSchema, type Club, freshId } from '@aftersquall/core/model';
 import { type FormEvent, useState } from 'react';
 
 interface Props {

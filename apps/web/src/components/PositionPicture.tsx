@@ -1,4 +1,6 @@
-import { type Position, pictureWords, type View, wordContext } from '@aftersquall/core';
+import { pictureWords, wordContext } from '@aftersquall/core/body';
+import { type Position } from '@aftersquall/core/model';
+import { type View } from '@aftersquall/core/pose';
 import { useEffect, useRef, useState } from 'react';
 import { PICTURE, type PictureKind, type ShownPicture, usePicture } from '../workers/pictures.ts';
 import { LimbGlyph } from './LimbGlyph.tsx';

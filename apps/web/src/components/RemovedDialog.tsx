@@ -1,4 +1,4 @@
-import type { RemovedDocument } from '@aftersquall/core';
+import type { RemovedDocument } from '@aftersquall/core/contract';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';

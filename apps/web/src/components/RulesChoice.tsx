@@ -1,4 +1,4 @@
-import { SHIPPED_PROFILES } from '@aftersquall/core';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { setRules } from '../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { SelectField } from './fields/SelectField.tsx';

@@ -1,11 +1,6 @@
-import {
-  holdWords,
-  type PosePicture,
-  type Position,
-  pictureWords,
-  type View,
-  wordContext,
-} from '@aftersquall/core';
+import { holdWords, pictureWords, wordContext } from '@aftersquall/core/body';
+import { type Position } from '@aftersquall/core/model';
+import { type PosePicture, type View } from '@aftersquall/core/pose';
 import { RotateCcw } from 'lucide-react';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { PICTURE, usePicture } from '../workers/pictures.ts';

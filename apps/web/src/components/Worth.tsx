@@ -1,4 +1,4 @@
-import { levelWords, pointsText, signedPoints } from '@aftersquall/core';
+import { levelWords, pointsText, signedPoints } from '@aftersquall/core/weigh';
 import { useAppSelector } from '../store/store.ts';
 
 interface Props {

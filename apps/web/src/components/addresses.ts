@@ -1,4 +1,4 @@
-import type { DocumentAddress } from '@aftersquall/core';
+import type { DocumentAddress } from '@aftersquall/core/contract';
 
 /** Where a place of a map is: `mapAddress('kelpwick', 'read')`; without a place, the map itself. */
 export const mapAddress = (map: string, place = ''): string =>

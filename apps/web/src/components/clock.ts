@@ -1,1 +1,1 @@
-export { clockText as clock } from '@aftersquall/core';
+export { clockText as clock } from '@aftersquall/core/formats';

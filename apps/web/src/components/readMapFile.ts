@@ -1,4 +1,6 @@
-import { type GuardMap, type Issue, parseMapFile, RefusedError } from '@aftersquall/core';
+import { type Issue, RefusedError } from '@aftersquall/core/documents';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { type GuardMap } from '@aftersquall/core/model';
 
 /** The map in a file, also of a version before this one; or what is wrong in the file, and where. */
 export async function readMapFile(

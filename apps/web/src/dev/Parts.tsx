@@ -1,4 +1,5 @@
-import { emptyMap, HAZARD_TAGS, type Hold, PositionSchema, wordContext } from '@aftersquall/core';
+import { wordContext } from '@aftersquall/core/body';
+import { emptyMap, HAZARD_TAGS, type Hold, PositionSchema } from '@aftersquall/core/model';
 import { Star } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { ApparelToggle } from '../components/ApparelToggle.tsx';
@@ -20,10 +21,10 @@ import { NameDialog } from '../components/NameDialog.tsx';
 import { RulesChoice } from '../components/RulesChoice.tsx';
 import { SaveLine } from '../components/SaveState.tsx';
 import { TakeOut } from '../components/TakeOut.tsx';
-import { useTheme } from '../components/useTheme.ts';
 import { Worth } from '../components/Worth.tsx';
 import { setTheme } from '../store/settings.ts';
 import { useAppDispatch } from '../store/store.ts';
+import { useTheme } from '../theme/useTheme.ts';
 
 const grip: Hold = {
   id: 'collar',

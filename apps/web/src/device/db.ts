@@ -1,15 +1,8 @@
-import type {
-  AnyDocument,
-  Command,
-  DocumentKindName,
-  DocumentSummary,
-  Field,
-  MadeChange,
-  PosePicture,
-  PoseRecord,
-  PracticeRecord,
-  RunEvent,
-} from '@aftersquall/core';
+import type { DocumentSummary } from '@aftersquall/core/contract';
+import type { AnyDocument, Command, DocumentKindName, Field, MadeChange } from '@aftersquall/core/documents';
+import type { PoseRecord, PracticeRecord } from '@aftersquall/core/model';
+import type { PosePicture } from '@aftersquall/core/pose';
+import type { RunEvent } from '@aftersquall/core/run';
 import { type DBSchema, type IDBPDatabase, type IDBPObjectStore, openDB, type StoreNames } from 'idb';
 
 /** A document as the server had it last, so that it opens without the server. */

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
-import { ClassSchema, type RunEvent } from '@aftersquall/core';
+import { ClassSchema } from '@aftersquall/core/model';
+import { type RunEvent } from '@aftersquall/core/run';
 import { openDB } from 'idb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { recordMade } from '../../../../packages/core/src/test/practiceRecords.ts';

@@ -1,14 +1,16 @@
 import {
-  type AnyDocument,
   addressKey,
-  applyCommand,
-  CommandSchema,
   type DocumentAddress,
-  type DocumentKindName,
   DocumentSchema,
   type DocumentSummary,
+} from '@aftersquall/core/contract';
+import {
+  type AnyDocument,
+  applyCommand,
+  CommandSchema,
+  type DocumentKindName,
   type MadeChange,
-} from '@aftersquall/core';
+} from '@aftersquall/core/documents';
 import { z } from 'zod';
 import { asideOf } from './aside.ts';
 import type { Db, KeptChange, Snapshot, Waiting } from './db.ts';

@@ -1,4 +1,4 @@
-import { type PracticeRecord, PracticeRecordSchema } from '@aftersquall/core';
+import { type PracticeRecord, PracticeRecordSchema } from '@aftersquall/core/model';
 import { asideOf } from './aside.ts';
 import type { Db } from './db.ts';
 import { UNREADABLE } from './documents.ts';

@@ -1,4 +1,4 @@
-import { type RunEvent, RunEventSchema } from '@aftersquall/core';
+import { type RunEvent, RunEventSchema } from '@aftersquall/core/run';
 import { asideOf } from './aside.ts';
 import type { Db } from './db.ts';
 import { UNREADABLE } from './documents.ts';

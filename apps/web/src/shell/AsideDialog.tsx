@@ -1,4 +1,5 @@
-import { CommandSchema, commandOf, type DocumentKindName, type PracticeRecord } from '@aftersquall/core';
+import { CommandSchema, commandOf, type DocumentKindName } from '@aftersquall/core/documents';
+import { type PracticeRecord } from '@aftersquall/core/model';
 import { useCallback, useEffect, useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { z } from 'zod';

@@ -1,4 +1,4 @@
-import { describeField, describeValue, type FieldOverlap } from '@aftersquall/core';
+import { describeField, describeValue, type FieldOverlap } from '@aftersquall/core/documents';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { ChoiceToggle } from '../components/ChoiceToggle.tsx';

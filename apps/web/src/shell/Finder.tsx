@@ -1,4 +1,4 @@
-import { allNames, type GuardMap, indexMap } from '@aftersquall/core';
+import { allNames, type GuardMap, indexMap } from '@aftersquall/core/model';
 import { useMemo, useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { useLocation, useNavigate } from 'react-router';

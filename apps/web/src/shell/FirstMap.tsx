@@ -1,5 +1,6 @@
 import './shell.module.scss';
-import { emptyMap, freshId, type GuardBook, type GuardMap, NameSchema, pickSystems } from '@aftersquall/core';
+import { type GuardBook, pickSystems } from '@aftersquall/core/formats';
+import { emptyMap, freshId, type GuardMap, NameSchema } from '@aftersquall/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { type ChangeEvent, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
@@ -11,11 +12,11 @@ import { BookSystems } from '../components/book/BookSystems.tsx';
 import { FileIssues } from '../components/FileIssues.tsx';
 import { RemovedDialog } from '../components/RemovedDialog.tsx';
 import { type FileRefusal, readMapFile } from '../components/readMapFile.ts';
-import { useTheme } from '../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../store/api.ts';
 import { createFresh } from '../store/documents/createFresh.ts';
 import { selectMapId } from '../store/openMap.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
+import { useTheme } from '../theme/useTheme.ts';
 import { Notices } from './Notices.tsx';
 
 const NewMap = z.object({ name: NameSchema });

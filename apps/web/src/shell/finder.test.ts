@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
 import { describe, expect, it } from 'vitest';
 import { addressIn, find } from './Finder.tsx';
 

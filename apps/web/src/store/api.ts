@@ -4,13 +4,12 @@ import {
   addressOf,
   type CallOf,
   type DocumentSummary,
-  type FieldOverlap,
-  type Issue,
   isText,
   type RefusalBody,
   ROUTES,
   type RouteName,
-} from '@aftersquall/core';
+} from '@aftersquall/core/contract';
+import { type FieldOverlap, type Issue } from '@aftersquall/core/documents';
 import { createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { Engine } from './documents/engine.ts';
 

@@ -1,4 +1,4 @@
-import type { Basis, Level, Method } from '@aftersquall/core';
+import type { Basis, Level, Method } from '@aftersquall/core/model';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What has been typed for the next class, kept while other places are looked at. */

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { ClassSchema, type DocumentSummary } from '@aftersquall/core';
+import { type DocumentSummary } from '@aftersquall/core/contract';
+import { ClassSchema } from '@aftersquall/core/model';
 import { expect, it } from 'vitest';
 import { headOf, isDated, nextOf } from './classHead.ts';
 

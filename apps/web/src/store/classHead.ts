@@ -1,4 +1,5 @@
-import { type ClassPlan, type DocumentSummary, LessonSchema } from '@aftersquall/core';
+import { type DocumentSummary } from '@aftersquall/core/contract';
+import { type ClassPlan, LessonSchema } from '@aftersquall/core/model';
 import { today } from './records/newRecord.ts';
 
 /** A class as the list of classes has it. */

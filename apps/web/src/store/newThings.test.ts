@@ -1,4 +1,6 @@
-import { applyCommand, batch, emptyMap, freshId, put, reactionKey, validateMap } from '@aftersquall/core';
+import { validateMap } from '@aftersquall/core/check';
+import { applyCommand, batch, put } from '@aftersquall/core/documents';
+import { emptyMap, freshId, reactionKey } from '@aftersquall/core/model';
 import { expect, it } from 'vitest';
 import { landingOf, landingValue, reactionOf } from '../components/fields/landingChoices.ts';
 import { newExchange, newMove, newPosition, newReaction } from './newThings.ts';

@@ -1,11 +1,11 @@
+import { momentAfter, OUTCOME_WORDS } from '@aftersquall/core/body';
+import { type Command, edit, put } from '@aftersquall/core/documents';
 import {
   bareRef,
-  type Command,
   type Ending,
   EndingSchema,
   type Exchange,
   ExchangeSchema,
-  edit,
   freshId,
   type GuardMap,
   indexMap,
@@ -13,16 +13,13 @@ import {
   MechanicSchema,
   type Move,
   MoveSchema,
-  momentAfter,
-  OUTCOME_WORDS,
   type Outcome,
   type Position,
   PositionSchema,
-  put,
   type Reaction,
   type ReactionRef,
   ReactionSchema,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 
 /** A position with a name, in the system one is looking at. The first of a map is where rounds start. */
 export function newPosition(map: GuardMap, name: string, system?: string): Position {

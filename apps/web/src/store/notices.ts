@@ -1,4 +1,4 @@
-import type { DocumentAddress } from '@aftersquall/core';
+import type { DocumentAddress } from '@aftersquall/core/contract';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** A line that says what was done or why not, with the offer to take back just what it speaks of. */

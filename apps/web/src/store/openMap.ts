@@ -1,4 +1,5 @@
-import type { Command, GuardMap, Issue } from '@aftersquall/core';
+import type { Command, Issue } from '@aftersquall/core/documents';
+import type { GuardMap } from '@aftersquall/core/model';
 import { selectSession } from './documents/documentsSlice.ts';
 import { changeDocument } from './documents/engine.ts';
 import type { AppThunk, RootState } from './store.ts';

@@ -1,4 +1,5 @@
-import { type Apparel, type Builds, CLUB_LEVEL, type PlayLevel } from '@aftersquall/core';
+import { type Apparel, CLUB_LEVEL, type PlayLevel } from '@aftersquall/core/model';
+import { type Builds } from '@aftersquall/core/read';
 import { createListenerMiddleware, createSlice, type Middleware, type PayloadAction } from '@reduxjs/toolkit';
 import type { Cells } from '../device/cells.ts';
 

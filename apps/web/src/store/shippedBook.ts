@@ -1,4 +1,4 @@
-import { type GuardBook, parseGuardBook } from '@aftersquall/core';
+import { type GuardBook, parseGuardBook } from '@aftersquall/core/formats';
 
 /** The guard book that ships, a file a system; fetched when somebody wants to begin or go on from it. */
 const FILES = import.meta.glob<string>('../../../../demo/book/*.md', { query: '?raw', import: 'default' });

@@ -1,4 +1,5 @@
-import { type Club, type Command, emptyClub, type Issue } from '@aftersquall/core';
+import { type Command, type Issue } from '@aftersquall/core/documents';
+import { type Club, emptyClub } from '@aftersquall/core/model';
 import { useEffect } from 'react';
 import { useListDocumentsQuery } from './api.ts';
 import { createFresh } from './documents/createFresh.ts';

@@ -1,4 +1,4 @@
-import { ScenarioSchema } from '@aftersquall/core';
+import { ScenarioSchema } from '@aftersquall/core/model';
 import { describe, expect, it } from 'vitest';
 import {
   beginFrom,

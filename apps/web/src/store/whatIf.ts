@@ -1,4 +1,4 @@
-import { type Scenario, type WhatIf, WhatIfSchema } from '@aftersquall/core';
+import { type Scenario, type WhatIf, WhatIfSchema } from '@aftersquall/core/model';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What is changed, the apparel, the rules and the level left aside: every place goes by those. */

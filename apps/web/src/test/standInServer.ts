@@ -1,11 +1,11 @@
+import { CHANGES_PAGE } from '@aftersquall/core/contract';
 import {
   type AnyDocument,
-  CHANGES_PAGE,
   type Change,
   commandOf,
   decideChange,
   type MadeChange,
-} from '@aftersquall/core';
+} from '@aftersquall/core/documents';
 
 /**
  * A server in memory, for tests, that keeps one document. It decides with the function that the real one decides with;

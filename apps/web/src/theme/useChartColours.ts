@@ -1,4 +1,4 @@
-import { useChosenTheme } from '../components/useTheme.ts';
 import { CHART_COLOURS } from './chartColours.ts';
+import { useChosenTheme } from './useTheme.ts';
 
 export const useChartColours = () => CHART_COLOURS[useChosenTheme()];

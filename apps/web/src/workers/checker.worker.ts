@@ -1,5 +1,5 @@
 import '../jitless.ts';
-import { type CheckContext, type Finding, validateMap } from '@aftersquall/core';
+import { type CheckContext, type Finding, validateMap } from '@aftersquall/core/check';
 import { expose } from 'comlink';
 import { keepMap } from './mapMirror.ts';
 

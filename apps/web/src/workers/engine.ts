@@ -1,4 +1,4 @@
-import type { GuardMap } from '@aftersquall/core';
+import type { GuardMap } from '@aftersquall/core/model';
 import { type Remote, wrap } from 'comlink';
 import { mirrorMap } from './mapMirror.ts';
 import type { WeighingEngine } from './weighingEngine.ts';

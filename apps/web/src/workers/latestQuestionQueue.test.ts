@@ -1,4 +1,5 @@
-import { emptyMap, type GuardMap, type Weighing, type WeighOptions } from '@aftersquall/core';
+import { emptyMap, type GuardMap } from '@aftersquall/core/model';
+import { type Weighing, type WeighOptions } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { type Bench, latestQuestionQueue, type WeighState } from './latestQuestionQueue.ts';
 

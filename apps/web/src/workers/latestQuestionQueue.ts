@@ -1,4 +1,5 @@
-import type { GuardMap, Weighing, WeighOptions } from '@aftersquall/core';
+import type { GuardMap } from '@aftersquall/core/model';
+import type { Weighing, WeighOptions } from '@aftersquall/core/weigh';
 import { EngineStopped } from './engine.ts';
 import { optionsKey } from './optionsKey.ts';
 

@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { applyCommand, type Command, type GuardMap, parseMapFile, setFields } from '@aftersquall/core';
+import { applyCommand, type Command, setFields } from '@aftersquall/core/documents';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { type GuardMap } from '@aftersquall/core/model';
 import { expect, it } from 'vitest';
 import { keepMap, mirrorMap } from './mapMirror.ts';
 

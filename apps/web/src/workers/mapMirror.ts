@@ -1,4 +1,5 @@
-import { applyCommand, type Command, diffDocuments, type GuardMap } from '@aftersquall/core';
+import { applyCommand, type Command, diffDocuments } from '@aftersquall/core/documents';
+import { type GuardMap } from '@aftersquall/core/model';
 
 /** The copy itself, in the worker. What an edit leaves alone stays the same object there, too. */
 export function keepMap() {

@@ -1,11 +1,5 @@
-import {
-  type BodyFit,
-  POSE_VERSION,
-  type PosePicture,
-  type Position,
-  poseKey,
-  type View,
-} from '@aftersquall/core';
+import { type Position } from '@aftersquall/core/model';
+import { type BodyFit, POSE_VERSION, type PosePicture, poseKey, type View } from '@aftersquall/core/pose';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { PictureSize, Poser } from './poser.worker.ts';

@@ -7,7 +7,7 @@ import {
   planTerm,
   proposeClasses,
   singleBlock,
-} from '@aftersquall/core';
+} from '@aftersquall/core/lesson';
 import { expose } from 'comlink';
 
 const planner = { planClass, planLesson, planTerm, otherThemes, helpfulRoot, proposeClasses, singleBlock };

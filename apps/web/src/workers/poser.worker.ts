@@ -1,19 +1,17 @@
 import '../jitless.ts';
+import { addressOf, ROUTES } from '@aftersquall/core/contract';
+import { type PoseRecord, type Position } from '@aftersquall/core/model';
 import {
-  addressOf,
   type BodyFit,
   bodyFit,
   drawBetween,
   drawPose,
   type PosePicture,
-  type PoseRecord,
-  type Position,
   poseKey,
-  ROUTES,
   solveFrom,
   solvePose,
   type View,
-} from '@aftersquall/core';
+} from '@aftersquall/core/pose';
 import { expose } from 'comlink';
 import { DATABASE, type Database, openDatabase } from '../device/db.ts';
 

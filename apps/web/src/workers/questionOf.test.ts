@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, weighMap } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { weighMap } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { optionsKey } from './optionsKey.ts';
 import { questionOf } from './questionOf.ts';

@@ -1,10 +1,6 @@
-import {
-  type GuardMap,
-  SHIPPED_PROFILES,
-  scenarioOptions,
-  type WeighOptions,
-  type WhatIf,
-} from '@aftersquall/core';
+import { type GuardMap, type WhatIf } from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
+import { scenarioOptions, type WeighOptions } from '@aftersquall/core/weigh';
 import { NO_CHANGES } from '../store/whatIf.ts';
 
 export interface Question {

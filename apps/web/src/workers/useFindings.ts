@@ -1,12 +1,6 @@
-import {
-  type CheckContext,
-  type Finding,
-  type GuardMap,
-  outcomePoints,
-  type RulesProfile,
-  validateMap,
-  type Weighing,
-} from '@aftersquall/core';
+import { type CheckContext, type Finding, validateMap } from '@aftersquall/core/check';
+import { type GuardMap, type RulesProfile } from '@aftersquall/core/model';
+import { outcomePoints, type Weighing } from '@aftersquall/core/weigh';
 import { wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { Checker } from './checker.worker.ts';

@@ -1,4 +1,4 @@
-import type { GuardMap } from '@aftersquall/core';
+import type { GuardMap } from '@aftersquall/core/model';
 import { useMemo } from 'react';
 import { useAppSelector } from '../store/store.ts';
 import { questionOf } from './questionOf.ts';

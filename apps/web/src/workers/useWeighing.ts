@@ -1,4 +1,5 @@
-import type { GuardMap, WeighOptions } from '@aftersquall/core';
+import type { GuardMap } from '@aftersquall/core/model';
+import type { WeighOptions } from '@aftersquall/core/weigh';
 import { proxy } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { askEngine, stopEngine } from './engine.ts';

@@ -1,4 +1,5 @@
-import type { Dependence, GuardMap, Outcome, StakedHole, TakenAway, WeighOptions } from '@aftersquall/core';
+import type { GuardMap, Outcome } from '@aftersquall/core/model';
+import type { Dependence, StakedHole, TakenAway, WeighOptions } from '@aftersquall/core/weigh';
 import { proxy, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { askEngine, EngineStopped, whenAtWorkAgain } from './engine.ts';

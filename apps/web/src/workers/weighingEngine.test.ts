@@ -1,15 +1,15 @@
 import { readFileSync } from 'node:fs';
+import { parseMapFile } from '@aftersquall/core/formats';
 import {
   bestChains,
   dependence,
   expectedOf,
-  parseMapFile,
   playMap,
   resolveHoles,
   solveMap,
   type WeighOptions,
   weighMap,
-} from '@aftersquall/core';
+} from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { createWeighingEngine } from './weighingEngine.ts';
 

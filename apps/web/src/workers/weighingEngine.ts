@@ -1,24 +1,23 @@
+import { type Command } from '@aftersquall/core/documents';
+import { seeded } from '@aftersquall/core/game';
+import { type GuardMap, type Outcome } from '@aftersquall/core/model';
 import {
   bestChains,
-  type Command,
   choosePlan,
   dependence,
   describeWeighing,
   expectedOf,
-  type GuardMap,
   type LevelPlay,
   type MapSolution,
-  type Outcome,
   playMap,
   resolveHoles,
-  seeded,
   simulateRounds,
   solveForTrusts,
   type TakenAway,
   type TrustSolutions,
   tellRound,
   type WeighOptions,
-} from '@aftersquall/core';
+} from '@aftersquall/core/weigh';
 import { keepMap } from './mapMirror.ts';
 import { optionsKey } from './optionsKey.ts';
 

@@ -6,7 +6,7 @@ import { MechanicSchema } from '../model/mechanic.ts';
 import { ReactionSchema } from '../model/reaction.ts';
 import { SHIPPED_PROFILES } from '../rules/shippedProfiles.ts';
 import { smallMap } from '../test/smallMap.ts';
-import { outcomePoints } from '../weigh/outcomePoints.ts';
+import { outcomePoints } from '../weigh/game/outcomePoints.ts';
 import { validateMap } from './validateMap.ts';
 
 const change = (edit: (map: GuardMap) => void): GuardMap => {

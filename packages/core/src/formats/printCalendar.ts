@@ -1,6 +1,6 @@
 import { addMinutes, parseISO } from 'date-fns';
 import ical from 'ical-generator';
-import { timetable } from '../lesson/blockTime.ts';
+import { timetable } from '../lesson/blocks/blockTime.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
 import { clockText } from './clockText.ts';
 

@@ -1,6 +1,6 @@
-import { type BarredBlock, barredWords } from '../lesson/barredBlocks.ts';
-import { classSeconds, timetable } from '../lesson/blockTime.ts';
-import { forkCalls } from '../lesson/forkCalls.ts';
+import { type BarredBlock, barredWords } from '../lesson/blocks/barredBlocks.ts';
+import { classSeconds, timetable } from '../lesson/blocks/blockTime.ts';
+import { forkCalls } from '../lesson/practise/forkCalls.ts';
 import { type Block, blockLines, blockName, isDrilled, isPlayed } from '../model/blocks/blockKinds.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
 import { clockText } from './clockText.ts';

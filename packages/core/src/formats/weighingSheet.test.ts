@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { weighMap } from '../weigh/weighMap.ts';
+import { weighMap } from '../weigh/measure/weighMap.ts';
 import { parseMapFile } from './mapFile.ts';
 import { printWeighingSheet } from './weighingSheet.ts';
 

@@ -3,9 +3,9 @@ import { reactionName } from '../body/landingWords.ts';
 import type { HazardTag } from '../model/hazards.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
-import type { Share } from '../weigh/solveMap.ts';
-import { topSheet } from '../weigh/topSheet.ts';
-import type { Weighing } from '../weigh/weighMap.ts';
+import type { Share } from '../weigh/game/solveMap.ts';
+import { topSheet } from '../weigh/measure/topSheet.ts';
+import type { Weighing } from '../weigh/measure/weighMap.ts';
 
 export const WEIGHING_SHEETS = ['values', 'holes', 'top'] as const;
 export type WeighingSheet = (typeof WEIGHING_SHEETS)[number];

@@ -1,5 +1,5 @@
-import { learn, nothingLearnt, returnsOn, type TaughtOn } from '../lesson/learnt.ts';
-import type { ReturnOf } from '../lesson/returnBlocks.ts';
+import { learn, nothingLearnt, returnsOn, type TaughtOn } from '../lesson/practise/learnt.ts';
+import type { ReturnOf } from '../lesson/practise/returnBlocks.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { SeenFault } from '../model/notes.ts';
 import type { Practice } from '../model/practice.ts';

@@ -1,4 +1,4 @@
-import { type Memory, practised, retained } from '../lesson/memory.ts';
+import { type Memory, practised, retained } from '../lesson/practise/memory.ts';
 import type { Practice } from '../model/practice.ts';
 import type { Grade } from '../model/practiceRecord.ts';
 

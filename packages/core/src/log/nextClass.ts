@@ -1,4 +1,4 @@
-import { FADING } from '../lesson/learnt.ts';
+import { FADING } from '../lesson/practise/learnt.ts';
 import type { Practice } from '../model/practice.ts';
 import type { Evidence } from './evidence.ts';
 import type { Kept } from './fading.ts';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { applyCommand } from '../documents/applyCommand.ts';
 import { parseMapFile } from '../formats/mapFile.ts';
-import { practised, retained } from '../lesson/memory.ts';
+import { practised, retained } from '../lesson/practise/memory.ts';
 import { reactionKey } from '../model/reaction.ts';
 import { practiceRecords, recordMade } from '../test/practiceRecords.ts';
 import { evidenceOf, mapOn, takeBlend } from './evidence.ts';

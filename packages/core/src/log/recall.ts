@@ -1,7 +1,7 @@
 import { answerName, doneName } from '../body/answerName.ts';
 import { landingWords } from '../body/landingWords.ts';
 import { seeded } from '../game/seeded.ts';
-import { type Memory, practised, retained } from '../lesson/memory.ts';
+import { type Memory, practised, retained } from '../lesson/practise/memory.ts';
 import { type Basis, type Exchange, notesOf } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';

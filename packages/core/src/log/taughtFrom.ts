@@ -1,4 +1,4 @@
-import type { TaughtOn } from '../lesson/learnt.ts';
+import type { TaughtOn } from '../lesson/practise/learnt.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
 import type { Practice } from '../model/practice.ts';

@@ -14,7 +14,7 @@ import type { Apparel } from '../model/primitives.ts';
 import type { Reaction, ReactionRef } from '../model/reaction.ts';
 import type { RulesProfile } from '../model/rulesProfile.ts';
 import type { Signs } from '../model/signs.ts';
-import { pointsText } from '../weigh/pointsText.ts';
+import { pointsText } from '../weigh/tell/pointsText.ts';
 import { becomes } from './becomes.ts';
 import { type Nearest, nearestPositions, sidedNearest } from './nearestPositions.ts';
 import { type Builds, type Option, readMove } from './readMove.ts';

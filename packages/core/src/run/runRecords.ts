@@ -1,5 +1,5 @@
 import { answerName } from '../body/answerName.ts';
-import { matRun } from '../lesson/matRun.ts';
+import { matRun } from '../lesson/blocks/matRun.ts';
 import { blockName, isDrilled } from '../model/blocks/blockKinds.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
 import { indexMap } from '../model/indexMap.ts';

@@ -1,4 +1,4 @@
-import { matRun, type Segment, segmentStart } from '../lesson/matRun.ts';
+import { matRun, type Segment, segmentStart } from '../lesson/blocks/matRun.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
 import type { RunEvent } from './runEvent.ts';
 

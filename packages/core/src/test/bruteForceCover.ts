@@ -1,4 +1,4 @@
-import type { CoverInput } from '../lesson/coverArcs.ts';
+import type { CoverInput } from '../lesson/cover/coverArcs.ts';
 
 /** The cheapest cover by looking at every state: which arcs are covered, and where the running chain is. */
 export function bruteForceCover(input: CoverInput): number {

@@ -1,4 +1,4 @@
-import type { CoverInput } from '../lesson/coverArcs.ts';
+import type { CoverInput } from '../lesson/cover/coverArcs.ts';
 
 /** The flow bound of a cover as a linear program in the LP text format, for a general solver. */
 export function coverLp({ arcs, positions, entries, resetSeconds, coldStartSeconds }: CoverInput): string {

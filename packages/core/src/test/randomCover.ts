@@ -1,5 +1,5 @@
 import { seeded } from '../game/seeded.ts';
-import type { CoverInput } from '../lesson/coverArcs.ts';
+import type { CoverInput } from '../lesson/cover/coverArcs.ts';
 
 /** A random covering problem: a fifth of the arcs end the chain, some are loops, seconds are 3 to 15. */
 export function randomCover(

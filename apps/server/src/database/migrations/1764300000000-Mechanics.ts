@@ -1,4 +1,4 @@
-import { mechanicIds, namedMechanic, withMechanicIds } from '@aftersquall/core';
+import { mechanicIds, namedMechanic, withMechanicIds } from '@aftersquall/core/formats';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 /**

@@ -1,13 +1,5 @@
-import {
-  CONTACTS,
-  type Contact,
-  type Facet,
-  type Hold,
-  holdWords,
-  limbConflicts,
-  type Signs,
-  type WordContext,
-} from '@aftersquall/core';
+import { holdWords, limbConflicts, type WordContext } from '@aftersquall/core/body';
+import { CONTACTS, type Contact, type Facet, type Hold, type Signs } from '@aftersquall/core/model';
 import styles from './bodyPlan.module.scss';
 import { ContactDot } from './ContactDot.tsx';
 import { type Body, PLAN, REGIONS, type Region, regionOf } from './geometry.ts';

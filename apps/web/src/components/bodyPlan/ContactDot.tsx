@@ -1,4 +1,5 @@
-import { type Contact, contactName } from '@aftersquall/core';
+import { contactName } from '@aftersquall/core/body';
+import { type Contact } from '@aftersquall/core/model';
 import styles from './bodyPlan.module.scss';
 import { byKey } from './byKey.ts';
 import { type Body, contactAt } from './geometry.ts';

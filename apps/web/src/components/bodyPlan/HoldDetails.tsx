@@ -1,4 +1,5 @@
-import { type Contact, DEPTHS, type Hold, type WordContext } from '@aftersquall/core';
+import { type WordContext } from '@aftersquall/core/body';
+import { type Contact, DEPTHS, type Hold } from '@aftersquall/core/model';
 import { FallbacksField } from '../fields/FallbacksField.tsx';
 import type { Limb } from './BodyPlan.tsx';
 import styles from './bodyPlan.module.scss';

@@ -1,4 +1,4 @@
-import type { Hold } from '@aftersquall/core';
+import type { Hold } from '@aftersquall/core/model';
 import styles from './bodyPlan.module.scss';
 import { type Body, contactAt, type Point, targetAt } from './geometry.ts';
 

@@ -1,16 +1,13 @@
+import { contactName, holdWords, targetName, wordContext } from '@aftersquall/core/body';
+import { type Issue } from '@aftersquall/core/documents';
 import {
   type Contact,
-  contactName,
   freshId,
   type Hold,
   HoldSchema,
-  holdWords,
-  type Issue,
   type Position,
   type Target,
-  targetName,
-  wordContext,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { FlipHorizontal2, X } from 'lucide-react';
 import { useState } from 'react';
 import { ApparelToggle } from '../ApparelToggle.tsx';

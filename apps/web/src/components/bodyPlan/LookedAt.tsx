@@ -1,4 +1,4 @@
-import { type ApparelTranslation, holdWords, targetName, type WordContext } from '@aftersquall/core';
+import { type ApparelTranslation, holdWords, targetName, type WordContext } from '@aftersquall/core/body';
 
 /** What the other side or the other apparel would change and lose; it is only looked at. */
 export function LookedAt({

@@ -1,4 +1,5 @@
-import { FACETS, type Facet, facetName, type Signs, signOf } from '@aftersquall/core';
+import { facetName } from '@aftersquall/core/body';
+import { FACETS, type Facet, type Signs, signOf } from '@aftersquall/core/model';
 import type { Spot } from './BodyPlan.tsx';
 import styles from './bodyPlan.module.scss';
 import { facetsIn } from './geometry.ts';

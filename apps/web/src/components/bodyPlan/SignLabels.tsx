@@ -1,4 +1,5 @@
-import { type Facet, type Signs, signWords } from '@aftersquall/core';
+import { signWords } from '@aftersquall/core/body';
+import { type Facet, type Signs } from '@aftersquall/core/model';
 import styles from './bodyPlan.module.scss';
 import { type Body, jointAt, PLAN, type Point, regionOf } from './geometry.ts';
 

@@ -1,4 +1,5 @@
-import { CONTACTS, FACET_NAMES, mirror, PARTS, type Target } from '@aftersquall/core';
+import { mirror } from '@aftersquall/core/body';
+import { CONTACTS, FACET_NAMES, PARTS, type Target } from '@aftersquall/core/model';
 import { describe, expect, it } from 'vitest';
 import {
   contactAt,

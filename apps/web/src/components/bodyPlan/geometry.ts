@@ -1,4 +1,4 @@
-import type { Contact, Facet, GripPlace, Part, Side, Target } from '@aftersquall/core';
+import type { Contact, Facet, GripPlace, Part, Side, Target } from '@aftersquall/core/model';
 
 /**
  * Where everything is on the two-body plan, seen with bottom's eyes: bottom lies at the foot of the picture with the

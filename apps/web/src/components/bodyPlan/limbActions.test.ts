@@ -1,4 +1,4 @@
-import type { Contact, Hold, HoldAction, Part } from '@aftersquall/core';
+import type { Contact, Hold, HoldAction, Part } from '@aftersquall/core/model';
 import { expect, it } from 'vitest';
 import { readDemo } from '../../../../../demo/readDemo.ts';
 import { limbKind, usualAction } from './limbActions.ts';

@@ -1,4 +1,4 @@
-import type { Contact, HoldAction, Part } from '@aftersquall/core';
+import type { Contact, HoldAction, Part } from '@aftersquall/core/model';
 
 /** What each kind of limb usually does, the commonest first. */
 const ACTIONS: Record<string, HoldAction[]> = {

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { mirror, parseMapFile } from '@aftersquall/core';
+import { mirror } from '@aftersquall/core/body';
+import { parseMapFile } from '@aftersquall/core/formats';
 import { describe, expect, it } from 'vitest';
 import { lookAt } from './looking.ts';
 

@@ -1,4 +1,5 @@
-import { type Apparel, mirror, type Position, translateApparel } from '@aftersquall/core';
+import { mirror, translateApparel } from '@aftersquall/core/body';
+import { type Apparel, type Position } from '@aftersquall/core/model';
 
 /** How bodies are looked at without changing them: from the other side, in the other apparel. */
 export interface Looking {

@@ -1,4 +1,4 @@
-import type { GuardBook } from '@aftersquall/core';
+import type { GuardBook } from '@aftersquall/core/formats';
 import { useEffect, useState } from 'react';
 import { shippedBook } from '../../store/shippedBook.ts';
 import { LimbGlyph } from '../LimbGlyph.tsx';

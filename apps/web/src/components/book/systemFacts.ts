@@ -1,4 +1,6 @@
-import { type GuardBook, type Position, type System, type WordContext, wordContext } from '@aftersquall/core';
+import { type WordContext, wordContext } from '@aftersquall/core/body';
+import { type GuardBook } from '@aftersquall/core/formats';
+import { type Position, type System } from '@aftersquall/core/model';
 
 export interface SystemFacts {
   system: System;

@@ -1,4 +1,5 @@
-import { PARTS, type Part, type Side, type Target, targetName, type WordContext } from '@aftersquall/core';
+import { targetName, type WordContext } from '@aftersquall/core/body';
+import { PARTS, type Part, type Side, type Target } from '@aftersquall/core/model';
 import { useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
 import styles from './fields.module.scss';

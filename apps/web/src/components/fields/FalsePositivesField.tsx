@@ -1,4 +1,5 @@
-import type { FalsePositive, Issue } from '@aftersquall/core';
+import type { Issue } from '@aftersquall/core/documents';
+import type { FalsePositive } from '@aftersquall/core/model';
 import { useState } from 'react';
 import { PairsField } from './PairsField.tsx';
 

@@ -1,4 +1,6 @@
-import { type Fault, freshId, type GuardMap, type Issue, indexMap, shortName } from '@aftersquall/core';
+import { shortName } from '@aftersquall/core/body';
+import { type Issue } from '@aftersquall/core/documents';
+import { type Fault, freshId, type GuardMap, indexMap } from '@aftersquall/core/model';
 import { X } from 'lucide-react';
 import { PairsField } from './PairsField.tsx';
 

@@ -1,4 +1,5 @@
-import { BUILD_VALUES, type Fit, FitSchema, type Issue, zodIssues } from '@aftersquall/core';
+import { type Issue, zodIssues } from '@aftersquall/core/documents';
+import { BUILD_VALUES, type Fit, FitSchema } from '@aftersquall/core/model';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';

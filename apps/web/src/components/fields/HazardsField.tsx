@@ -1,4 +1,4 @@
-import { HAZARD_TAGS, type HazardTag } from '@aftersquall/core';
+import { HAZARD_TAGS, type HazardTag } from '@aftersquall/core/model';
 
 interface Props {
   hazards: readonly HazardTag[];

@@ -1,21 +1,18 @@
+import { contactName, holdWords, type WordContext } from '@aftersquall/core/body';
+import { type Issue, zodIssues } from '@aftersquall/core/documents';
 import {
   CONTACTS,
   type Contact,
-  contactName,
   DEPTHS,
   type Depth,
   freshId,
   HOLD_ACTIONS,
   type Hold,
   HoldSchema,
-  holdWords,
-  type Issue,
   PARTS,
   type Part,
   PLACES_ON,
-  type WordContext,
-  zodIssues,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { Pencil, Plus } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';

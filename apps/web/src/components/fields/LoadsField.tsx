@@ -1,4 +1,4 @@
-import { JOINTS, type Joint, type Loads } from '@aftersquall/core';
+import { JOINTS, type Joint, type Loads } from '@aftersquall/core/model';
 
 interface Props {
   loads: Loads | undefined;

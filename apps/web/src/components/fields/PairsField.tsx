@@ -1,4 +1,4 @@
-import type { Issue } from '@aftersquall/core';
+import type { Issue } from '@aftersquall/core/documents';
 import { Plus } from 'lucide-react';
 import { Fragment, type ReactNode, useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';

@@ -1,4 +1,5 @@
-import { HOLD_ACTIONS, type HoldPattern, PARTS, patternWords, type WordContext } from '@aftersquall/core';
+import { patternWords, type WordContext } from '@aftersquall/core/body';
+import { HOLD_ACTIONS, type HoldPattern, PARTS } from '@aftersquall/core/model';
 import { useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
 import styles from './fields.module.scss';

@@ -1,4 +1,4 @@
-import type { Issue } from '@aftersquall/core';
+import type { Issue } from '@aftersquall/core/documents';
 import { type KeyboardEvent, type MouseEvent, useEffect, useId, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useDraft } from './useDraft.tsx';

@@ -1,4 +1,5 @@
-import { FACET_NAMES, FACETS, type Facet, facetName, type Signs, signWords } from '@aftersquall/core';
+import { facetName, signWords } from '@aftersquall/core/body';
+import { FACET_NAMES, FACETS, type Facet, type Signs } from '@aftersquall/core/model';
 import { useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
 import styles from './fields.module.scss';

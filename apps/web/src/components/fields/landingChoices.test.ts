@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, reactionKey } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { reactionKey } from '@aftersquall/core/model';
 import { describe, expect, it } from 'vitest';
 import { landingChoices, landingOf, landingValue, reactionChoices, reactionOf } from './landingChoices.ts';
 

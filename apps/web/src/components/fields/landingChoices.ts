@@ -1,12 +1,12 @@
+import { OUTCOME_WORDS } from '@aftersquall/core/body';
 import {
   type GuardMap,
   isOutcome,
   type Landing,
-  OUTCOME_WORDS,
   OUTCOMES,
   type Outcome,
   type ReactionRef,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import type { Choice } from './SelectField.tsx';
 
 /** A landing as the value of a select: "position:id", "~position:id" on the other side, "outcome:kind". */

@@ -1,4 +1,4 @@
-import { type GuardMap, indexMap } from '@aftersquall/core';
+import { type GuardMap, indexMap } from '@aftersquall/core/model';
 import type { Choice } from './SelectField.tsx';
 
 /** The positions that a lesson can start from, under their systems. */

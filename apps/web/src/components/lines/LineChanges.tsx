@@ -1,4 +1,4 @@
-import type { LineChange } from '@aftersquall/core';
+import type { LineChange } from '@aftersquall/core/formats';
 import styles from './lines.module.scss';
 
 const WORDS: Record<LineChange['change'], string> = { new: 'new', changed: 'changed', gone: 'taken out' };

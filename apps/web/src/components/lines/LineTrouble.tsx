@@ -1,4 +1,4 @@
-import type { LineError } from '@aftersquall/core';
+import type { LineError } from '@aftersquall/core/formats';
 
 const SHOWN = 5;
 

@@ -1,4 +1,5 @@
-import { type GuardMap, type LineError, OUTCOMES, quoteName } from '@aftersquall/core';
+import { type LineError, quoteName } from '@aftersquall/core/formats';
+import { type GuardMap, OUTCOMES } from '@aftersquall/core/model';
 import { autocompletion, type CompletionContext, type CompletionResult } from '@codemirror/autocomplete';
 import { HighlightStyle, StreamLanguage, syntaxHighlighting } from '@codemirror/language';
 import { lintGutter, setDiagnostics } from '@codemirror/lint';

@@ -1,14 +1,6 @@
-import {
-  type Apparel,
-  type ChainTurn,
-  contactName,
-  type GuardMap,
-  type HoldScore,
-  holdScore,
-  readTurn,
-  type ScoreBar,
-  turnText,
-} from '@aftersquall/core';
+import { contactName } from '@aftersquall/core/body';
+import { type Apparel, type ChainTurn, type GuardMap, readTurn, turnText } from '@aftersquall/core/model';
+import { type HoldScore, holdScore, type ScoreBar } from '@aftersquall/core/score';
 import { FlipHorizontal2 } from 'lucide-react';
 import { type CSSProperties, useEffect, useMemo, useState } from 'react';
 import { ApparelToggle } from '../ApparelToggle.tsx';

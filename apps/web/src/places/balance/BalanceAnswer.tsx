@@ -1,14 +1,14 @@
 import {
   arcWords,
-  type Contact,
-  contactName,
   GRAVITY,
   type ProfileDirection,
   type SweepCheck,
   type TippingProfile,
   wayWords,
   weakestArc,
-} from '@aftersquall/core';
+} from '@aftersquall/core/balance';
+import { contactName } from '@aftersquall/core/body';
+import { type Contact } from '@aftersquall/core/model';
 import type { ReactNode } from 'react';
 import styles from './balance.module.scss';
 import type { BalanceState } from './balanceState.ts';

@@ -1,4 +1,6 @@
-import { checkSweep, GRAVITY, indexMap, reactionKey, reactionName, STANCES, sided } from '@aftersquall/core';
+import { checkSweep, GRAVITY, STANCES } from '@aftersquall/core/balance';
+import { reactionName, sided } from '@aftersquall/core/body';
+import { indexMap, reactionKey } from '@aftersquall/core/model';
 import { Columns2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';

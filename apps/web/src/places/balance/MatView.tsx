@@ -1,4 +1,5 @@
-import { contactName, heading, type Point, type TippingProfile, weakestArc } from '@aftersquall/core';
+import { heading, type Point, type TippingProfile, weakestArc } from '@aftersquall/core/balance';
+import { contactName } from '@aftersquall/core/body';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import styles from './balance.module.scss';
 

@@ -1,4 +1,4 @@
-import { heading, type ProfileDirection, type TippingProfile } from '@aftersquall/core';
+import { heading, type ProfileDirection, type TippingProfile } from '@aftersquall/core/balance';
 import styles from './balance.module.scss';
 
 interface Props {

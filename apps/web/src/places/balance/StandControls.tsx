@@ -1,13 +1,13 @@
 import {
   type Build,
-  type Contact,
-  contactName,
   MASS_RANGE,
   STANCE_NAMES,
   STANCES,
   STATURE_RANGE,
   type StanceName,
-} from '@aftersquall/core';
+} from '@aftersquall/core/balance';
+import { contactName } from '@aftersquall/core/body';
+import { type Contact } from '@aftersquall/core/model';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';

@@ -1,4 +1,6 @@
-import { type Move, momentOfSweep, type Position, type Reaction, viewAcross } from '@aftersquall/core';
+import { momentOfSweep } from '@aftersquall/core/balance';
+import { type Move, type Position, type Reaction } from '@aftersquall/core/model';
+import { viewAcross } from '@aftersquall/core/pose';
 import { useMemo } from 'react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import styles from './balance.module.scss';

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, weakestArc } from '@aftersquall/core';
+import { weakestArc } from '@aftersquall/core/balance';
+import { parseMapFile } from '@aftersquall/core/formats';
 import { describe, expect, it } from 'vitest';
 import { profileOf, STARTING, stateOfSweep } from './balanceState.ts';
 

@@ -1,20 +1,16 @@
 import {
   type Build,
-  type Contact,
-  type GuardMap,
-  indexMap,
-  type Move,
   momentOfSweep,
   type Point,
   type Post,
-  type ReactionRef,
   type StanceName,
-  sided,
   type TippingProfile,
   tippingProfile,
   topSetup,
   USUAL_BUILD,
-} from '@aftersquall/core';
+} from '@aftersquall/core/balance';
+import { sided } from '@aftersquall/core/body';
+import { type Contact, type GuardMap, indexMap, type Move, type ReactionRef } from '@aftersquall/core/model';
 
 /** What becomes of one of top's posts: as the stance has it, taken away, put down, or stuck where it stands. */
 export type PostState = 'free' | 'blocked' | 'added' | 'pinned';

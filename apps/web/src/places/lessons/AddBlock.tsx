@@ -1,4 +1,6 @@
-import { allNames, answerName, type GuardMap, indexMap, type Wanted } from '@aftersquall/core';
+import { answerName } from '@aftersquall/core/body';
+import { type Wanted } from '@aftersquall/core/lesson';
+import { allNames, type GuardMap, indexMap } from '@aftersquall/core/model';
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';

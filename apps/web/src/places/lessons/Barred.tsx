@@ -1,4 +1,4 @@
-import type { BarredBlock } from '@aftersquall/core';
+import type { BarredBlock } from '@aftersquall/core/lesson';
 
 interface Props {
   barred: readonly BarredBlock[];

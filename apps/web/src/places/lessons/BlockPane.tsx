@@ -1,28 +1,30 @@
+import { joinWords } from '@aftersquall/core/body';
+import { type Issue } from '@aftersquall/core/documents';
 import {
   type BarredBlock,
-  type Block,
-  blockName,
   blockTime,
-  type ClassPlan,
   canSplit,
-  type DrilledBlock,
   fillReps,
   forkCalls,
-  type GuardMap,
-  type Issue,
-  isDrilled,
-  isPlayed,
-  joinWords,
   lanesOn,
-  type PlayedBlock,
-  RESISTANCES,
   type RepSum,
   standsOn,
   takeRung,
   turnBlock,
   turnOfLink,
   withReps,
-} from '@aftersquall/core';
+} from '@aftersquall/core/lesson';
+import {
+  type Block,
+  blockName,
+  type ClassPlan,
+  type DrilledBlock,
+  type GuardMap,
+  isDrilled,
+  isPlayed,
+  type PlayedBlock,
+  RESISTANCES,
+} from '@aftersquall/core/model';
 import { ArrowLeft, ArrowRight, Copy, FlipHorizontal2, SquareSplitHorizontal } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';

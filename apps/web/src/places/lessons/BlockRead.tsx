@@ -1,4 +1,6 @@
-import { type Block, blockName, blockTime, type ClassPlan, doseWords } from '@aftersquall/core';
+import { doseWords } from '@aftersquall/core/formats';
+import { blockTime } from '@aftersquall/core/lesson';
+import { type Block, blockName, type ClassPlan } from '@aftersquall/core/model';
 import { clock } from '../../components/clock.ts';
 import { BlockWords } from './BlockWords.tsx';
 import styles from './lessons.module.scss';

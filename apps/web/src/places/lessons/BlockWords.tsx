@@ -1,4 +1,6 @@
-import { type Block, blockLines, forkCalls, toldInFull } from '@aftersquall/core';
+import { toldInFull } from '@aftersquall/core/formats';
+import { forkCalls } from '@aftersquall/core/lesson';
+import { type Block, blockLines } from '@aftersquall/core/model';
 
 const WHO = { all: '', bottom: 'Bottom', top: 'Top' } as const;
 /** So many calls stand on paper. */

@@ -1,4 +1,5 @@
-import type { ClassPlan, Issue } from '@aftersquall/core';
+import type { Issue } from '@aftersquall/core/documents';
+import type { ClassPlan } from '@aftersquall/core/model';
 import { DayField } from '../../components/fields/DayField.tsx';
 import { SavedField } from '../../components/fields/SavedField.tsx';
 import styles from './lessons.module.scss';

@@ -1,23 +1,18 @@
+import { landingScene, placeName } from '@aftersquall/core/body';
+import { doseWords, toldInFull } from '@aftersquall/core/formats';
+import { type BarredBlock, barredWords, timetable, turnOfLink } from '@aftersquall/core/lesson';
 import {
-  type BarredBlock,
-  barredWords,
   blockLines,
   blockName,
   type ClassPlan,
   type DrilledBlock,
-  doseWords,
   type GuardMap,
   indexMap,
   isDrilled,
   isPlayed,
   type Lesson,
-  landingScene,
   type Move,
-  placeName,
-  timetable,
-  toldInFull,
-  turnOfLink,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { clock } from '../../components/clock.ts';
 import { Hazards } from '../../components/Hazards.tsx';
 import { PositionPicture } from '../../components/PositionPicture.tsx';

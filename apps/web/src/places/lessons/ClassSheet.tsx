@@ -1,36 +1,40 @@
 import {
-  type Block,
-  barredBlocks,
   batch,
-  type ClassPlan,
   type Command,
-  cheapestCut,
-  classSeconds,
   describeHead,
   diffDocuments,
-  duplicateBlock,
   edit,
-  freshId,
-  type GuardMap,
   type Issue,
-  isDrilled,
-  type Lesson,
+  place,
+  put,
+  remove,
+} from '@aftersquall/core/documents';
+import { printClass } from '@aftersquall/core/formats';
+import {
+  barredBlocks,
+  cheapestCut,
+  classSeconds,
+  duplicateBlock,
   lessonRules,
   lessonRulesWords,
   type PlannedClass,
   type PlannedLesson,
-  place,
-  printClass,
-  put,
-  remove,
   renewLinks,
-  SHIPPED_PROFILES,
   splitBlock,
   staleLinks,
   timetable,
   trioSeconds,
   type Wanted,
-} from '@aftersquall/core';
+} from '@aftersquall/core/lesson';
+import {
+  type Block,
+  type ClassPlan,
+  freshId,
+  type GuardMap,
+  isDrilled,
+  type Lesson,
+} from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { FileDown, Trash2 } from 'lucide-react';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';

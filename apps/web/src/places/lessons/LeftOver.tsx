@@ -1,12 +1,6 @@
-import {
-  answerName,
-  type ClassPlan,
-  type GuardMap,
-  indexMap,
-  landingWords,
-  type RoomNeeded,
-  roomNeeded,
-} from '@aftersquall/core';
+import { answerName, landingWords } from '@aftersquall/core/body';
+import { type RoomNeeded, roomNeeded } from '@aftersquall/core/lesson';
+import { type ClassPlan, type GuardMap, indexMap } from '@aftersquall/core/model';
 import { useEffect, useState } from 'react';
 import { clock } from '../../components/clock.ts';
 

@@ -1,13 +1,7 @@
-import {
-  type Beginning,
-  type GuardMap,
-  indexMap,
-  type LastClass,
-  METHODS,
-  mapOn,
-  type Practice,
-  SHIPPED_PROFILES,
-} from '@aftersquall/core';
+import { type LastClass } from '@aftersquall/core/lesson';
+import { type Beginning, mapOn } from '@aftersquall/core/log';
+import { type GuardMap, indexMap, METHODS, type Practice } from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';

@@ -1,17 +1,15 @@
+import { blockTime, lessonRulesWords, type PlannedLesson } from '@aftersquall/core/lesson';
 import {
   type Block,
-  blockTime,
   type ClassPlan,
   type GuardMap,
   indexMap,
   isDrilled,
   type Lesson,
   type LessonStep,
-  lessonRulesWords,
-  type PlannedLesson,
-  SHIPPED_PROFILES,
-  signedPoints,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
+import { signedPoints } from '@aftersquall/core/weigh';
 import { Check, Pin, Plus, X } from 'lucide-react';
 import { clock } from '../../components/clock.ts';
 import { FIGURES_SENTENCE } from '../../components/FiguresChoice.tsx';

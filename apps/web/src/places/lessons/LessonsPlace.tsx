@@ -1,15 +1,13 @@
+import { type PlannedClass, type PlannedLesson } from '@aftersquall/core/lesson';
+import { beginFrom, mapOn } from '@aftersquall/core/log';
 import {
-  beginFrom,
   CLASS_FORMAT,
   CLASS_VERSION,
   type ClassPlan,
   ClassSchema,
   freshId,
   type GuardMap,
-  mapOn,
-  type PlannedClass,
-  type PlannedLesson,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { format, parseISO } from 'date-fns';
 import { Play, Plus } from 'lucide-react';
 import { type MouseEvent, useEffect, useMemo, useState } from 'react';

@@ -1,4 +1,5 @@
-import type { ClassPlan, GuardMap, Lesson, OtherTheme } from '@aftersquall/core';
+import type { OtherTheme } from '@aftersquall/core/lesson';
+import type { ClassPlan, GuardMap, Lesson } from '@aftersquall/core/model';
 import { useEffect, useState } from 'react';
 import { thePlanner } from '../../workers/planner.ts';
 import { requestOf } from './request.ts';

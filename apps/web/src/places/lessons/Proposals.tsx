@@ -1,4 +1,6 @@
-import { type GuardMap, indexMap, joinWords, type Proposal } from '@aftersquall/core';
+import { joinWords } from '@aftersquall/core/body';
+import { type Proposal } from '@aftersquall/core/lesson';
+import { type GuardMap, indexMap } from '@aftersquall/core/model';
 import { format, parseISO } from 'date-fns';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';

@@ -1,12 +1,5 @@
-import {
-  answerName,
-  doneName,
-  exchangeOf,
-  type GuardMap,
-  indexMap,
-  landingWords,
-  playable,
-} from '@aftersquall/core';
+import { answerName, doneName, landingWords, playable } from '@aftersquall/core/body';
+import { exchangeOf, type GuardMap, indexMap } from '@aftersquall/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';

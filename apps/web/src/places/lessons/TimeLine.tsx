@@ -1,12 +1,6 @@
-import {
-  type Block,
-  blockName,
-  blockTime,
-  type ClassPlan,
-  classSeconds,
-  doseWords,
-  resizeBlock,
-} from '@aftersquall/core';
+import { doseWords } from '@aftersquall/core/formats';
+import { blockTime, classSeconds, resizeBlock } from '@aftersquall/core/lesson';
+import { type Block, blockName, type ClassPlan } from '@aftersquall/core/model';
 import {
   closestCenter,
   DndContext,

@@ -1,12 +1,6 @@
-import {
-  type ClassPlan,
-  type GuardMap,
-  indexMap,
-  isDrilled,
-  type LessonRequest,
-  type planClass,
-  SHIPPED_PROFILES,
-} from '@aftersquall/core';
+import { type LessonRequest, type planClass } from '@aftersquall/core/lesson';
+import { type ClassPlan, type GuardMap, indexMap, isDrilled } from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 
 /** What a review is to be about. */
 export interface Goal {

@@ -1,4 +1,5 @@
-import type { GuardMap, LastClass, Proposal } from '@aftersquall/core';
+import type { LastClass, Proposal } from '@aftersquall/core/lesson';
+import type { GuardMap } from '@aftersquall/core/model';
 import { useEffect, useState } from 'react';
 import { thePlanner } from '../../workers/planner.ts';
 import type { AskedLesson } from './request.ts';

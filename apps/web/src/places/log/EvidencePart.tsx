@@ -1,4 +1,4 @@
-import { type Evidence, evidenceOf, takeBlend } from '@aftersquall/core';
+import { type Evidence, evidenceOf, takeBlend } from '@aftersquall/core/log';
 import { useMemo, useState } from 'react';
 import { changeMap } from '../../store/openMap.ts';
 import { newRecord } from '../../store/records/newRecord.ts';

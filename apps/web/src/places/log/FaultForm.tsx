@@ -1,4 +1,5 @@
-import { everyFault, type GuardMap, type SeenFault } from '@aftersquall/core';
+import { everyFault } from '@aftersquall/core/log';
+import { type GuardMap, type SeenFault } from '@aftersquall/core/model';
 import { matchSorter } from 'match-sorter';
 import { useMemo, useState } from 'react';
 import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';

@@ -1,4 +1,4 @@
-import { faultTrends, weeksBetween } from '@aftersquall/core';
+import { faultTrends, weeksBetween } from '@aftersquall/core/log';
 import { format, parseISO } from 'date-fns';
 import { useMemo } from 'react';
 import { Line } from '../../theme/lineChart.ts';

@@ -1,4 +1,5 @@
-import { type Club, type GuardMap, type ReadTrials, readTrials } from '@aftersquall/core';
+import { type ReadTrials, readTrials } from '@aftersquall/core/log';
+import { type Club, type GuardMap } from '@aftersquall/core/model';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';

@@ -1,4 +1,5 @@
-import { fadingOf, GRADES, type Kept } from '@aftersquall/core';
+import { fadingOf, type Kept } from '@aftersquall/core/log';
+import { GRADES } from '@aftersquall/core/model';
 import { useMemo } from 'react';
 import { newRecord } from '../../store/records/newRecord.ts';
 import { keepAndSend } from '../../store/records/records.ts';

@@ -1,4 +1,5 @@
-import { addressOf, indexMap, type Practice, type PracticeFilter, ROUTES } from '@aftersquall/core';
+import { addressOf, ROUTES } from '@aftersquall/core/contract';
+import { indexMap, type Practice, type PracticeFilter } from '@aftersquall/core/model';
 import { format, subWeeks } from 'date-fns';
 import { FileDown } from 'lucide-react';
 import { useMemo } from 'react';

@@ -1,4 +1,4 @@
-import { evidenceOf, fadingOf, faultTrends, nextClass, weeksBetween } from '@aftersquall/core';
+import { evidenceOf, fadingOf, faultTrends, nextClass, weeksBetween } from '@aftersquall/core/log';
 import { format, parseISO } from 'date-fns';
 import { ArrowRight } from 'lucide-react';
 import { type ReactNode, useMemo } from 'react';

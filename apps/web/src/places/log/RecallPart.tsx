@@ -1,4 +1,4 @@
-import type { Club } from '@aftersquall/core';
+import type { Club } from '@aftersquall/core/model';
 import { Link } from 'react-router';
 import { recallAddress } from '../../components/addresses.ts';
 import styles from './log.module.scss';

@@ -1,4 +1,6 @@
-import { answerName, type GuardMap, indexMap, type RecordOf, readRoll } from '@aftersquall/core';
+import { answerName } from '@aftersquall/core/body';
+import { readRoll } from '@aftersquall/core/formats';
+import { type GuardMap, indexMap, type RecordOf } from '@aftersquall/core/model';
 import { useMemo, useState } from 'react';
 import { LineChanges } from '../../components/lines/LineChanges.tsx';
 import { LinesEditor } from '../../components/lines/LinesEditor.tsx';

@@ -1,4 +1,4 @@
-import type { RecordOf } from '@aftersquall/core';
+import type { RecordOf } from '@aftersquall/core/model';
 import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import styles from './log.module.scss';

@@ -1,13 +1,12 @@
+import { type Command, type Issue } from '@aftersquall/core/documents';
 import {
   athletesOf,
   type Club,
-  type Command,
   type GuardMap,
-  type Issue,
   type PracticeRecord,
   type RecordOf,
   recordsOf,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { Trash2 } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { DraftScope, useDraft } from '../../components/fields/useDraft.tsx';

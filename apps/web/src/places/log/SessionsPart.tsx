@@ -1,4 +1,5 @@
-import type { Club, Command, Issue } from '@aftersquall/core';
+import type { Command, Issue } from '@aftersquall/core/documents';
+import type { Club } from '@aftersquall/core/model';
 import { Plus } from 'lucide-react';
 import { clock } from '../../components/clock.ts';
 import { device } from '../../device/device.ts';

@@ -1,4 +1,5 @@
-import { answerName, type Club, type GuardMap } from '@aftersquall/core';
+import { answerName } from '@aftersquall/core/body';
+import { type Club, type GuardMap } from '@aftersquall/core/model';
 import { matchSorter } from 'match-sorter';
 import { useMemo, useState } from 'react';
 import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';

@@ -1,4 +1,4 @@
-import type { GuardMap, Practice } from '@aftersquall/core';
+import type { GuardMap, Practice } from '@aftersquall/core/model';
 
 /** What every part of the log is made of. */
 export interface LogPartProps {

@@ -1,4 +1,4 @@
-import type { Finding } from '@aftersquall/core';
+import type { Finding } from '@aftersquall/core/check';
 import { Stethoscope } from 'lucide-react';
 
 interface FindingsButtonProps {

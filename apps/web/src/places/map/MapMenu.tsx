@@ -1,13 +1,6 @@
-import {
-  type BookFile,
-  describeHead,
-  emptyMap,
-  freshId,
-  type GuardMap,
-  NameSchema,
-  printMapFile,
-  type System,
-} from '@aftersquall/core';
+import { describeHead } from '@aftersquall/core/documents';
+import { type BookFile, printMapFile } from '@aftersquall/core/formats';
+import { emptyMap, freshId, type GuardMap, NameSchema, type System } from '@aftersquall/core/model';
 import { ChevronDown } from 'lucide-react';
 import { type ChangeEvent, useRef, useState } from 'react';
 import { Dropdown, Modal } from 'react-bootstrap';

@@ -1,11 +1,6 @@
-import {
-  duplicateSystem,
-  type GuardMap,
-  put,
-  remove,
-  SHIPPED_PROFILES,
-  type System,
-} from '@aftersquall/core';
+import { duplicateSystem, put, remove } from '@aftersquall/core/documents';
+import { type GuardMap, type System } from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { History, Plus, ScrollText } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ButtonGroup, Dropdown } from 'react-bootstrap';

@@ -1,4 +1,5 @@
-import type { Finding, GuardMap } from '@aftersquall/core';
+import type { Finding } from '@aftersquall/core/check';
+import type { GuardMap } from '@aftersquall/core/model';
 import { X } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import type { Spot } from './board/useSpot.ts';

@@ -1,15 +1,5 @@
-import {
-  allNames,
-  batch,
-  type Command,
-  edit,
-  freshId,
-  type GuardMap,
-  indexMap,
-  NameSchema,
-  put,
-  type System,
-} from '@aftersquall/core';
+import { batch, type Command, edit, put } from '@aftersquall/core/documents';
+import { allNames, freshId, type GuardMap, indexMap, NameSchema, type System } from '@aftersquall/core/model';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';

@@ -1,4 +1,4 @@
-import { type EntityKind, type EntityOf, type GuardMap, indexMap } from '@aftersquall/core';
+import { type EntityKind, type EntityOf, type GuardMap, indexMap } from '@aftersquall/core/model';
 import { useCallback } from 'react';
 import { useAddress } from '../../store/useAddress.ts';
 

@@ -1,4 +1,5 @@
-import { type Apparel, type GuardMap, holes, type Level, type Position } from '@aftersquall/core';
+import { holes } from '@aftersquall/core/check';
+import { type Apparel, type GuardMap, type Level, type Position } from '@aftersquall/core/model';
 import { useMemo } from 'react';
 import { useAddress } from '../../store/useAddress.ts';
 import type { BoardLayout } from './board/boardModel.ts';

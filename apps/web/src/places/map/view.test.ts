@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { holes, indexMap, parseMapFile } from '@aftersquall/core';
+import { holes } from '@aftersquall/core/check';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { indexMap } from '@aftersquall/core/model';
 import { describe, expect, it } from 'vitest';
 import { positionOf, selectedThing } from './selection.ts';
 import { type Filters, shownBy } from './useView.ts';

@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, reactionKey, weighMap } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { reactionKey } from '@aftersquall/core/model';
+import { weighMap } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { boardWorths } from './board/boardWorths.ts';
 import { chartGraph } from './chart/chartGraph.ts';

@@ -1,4 +1,5 @@
-import { type Block, type ClassPlan, indexMap, sided } from '@aftersquall/core';
+import { sided } from '@aftersquall/core/body';
+import { type Block, type ClassPlan, indexMap } from '@aftersquall/core/model';
 import { useMemo } from 'react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { useDocument } from '../../store/documents/useDocument.ts';

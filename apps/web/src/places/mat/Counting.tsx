@@ -1,5 +1,5 @@
+import { answerName } from '@aftersquall/core/body';
 import {
-  answerName,
   type Block,
   type ClassPlan,
   type GuardMap,
@@ -7,7 +7,7 @@ import {
   type PracticeRecord,
   recordsOf,
   type SeenFault,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { Check, Undo2, X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';

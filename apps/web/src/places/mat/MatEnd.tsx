@@ -1,13 +1,6 @@
-import {
-  type ClassPlan,
-  faultTrends,
-  type PracticeRecord,
-  plannedSeconds,
-  practiceOf,
-  recordsOf,
-  wasReached,
-  weekOf,
-} from '@aftersquall/core';
+import { faultTrends, practiceOf, weekOf } from '@aftersquall/core/log';
+import { type ClassPlan, type PracticeRecord, recordsOf } from '@aftersquall/core/model';
+import { plannedSeconds, wasReached } from '@aftersquall/core/run';
 import { RotateCcw } from 'lucide-react';
 import { Link } from 'react-router';
 import { logAddress } from '../../components/addresses.ts';

@@ -1,3 +1,6 @@
+import { reactionShort } from '@aftersquall/core/body';
+import { toldInFull } from '@aftersquall/core/formats';
+import { type Segment, segmentStart } from '@aftersquall/core/lesson';
 import {
   type Block,
   blockLines,
@@ -7,11 +10,7 @@ import {
   type GuardMap,
   indexMap,
   isDrilled,
-  reactionShort,
-  type Segment,
-  segmentStart,
-  toldInFull,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { format, parseISO } from 'date-fns';
 import { ArrowLeft } from 'lucide-react';
 import { type MouseEvent, type ReactNode, useEffect, useRef, useState } from 'react';
@@ -21,7 +20,6 @@ import { classAddress, matAddress } from '../../components/addresses.ts';
 import { clock } from '../../components/clock.ts';
 import { DraftScope } from '../../components/fields/useDraft.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
-import { useTheme } from '../../components/useTheme.ts';
 import { refusalOf, useListDocumentsQuery } from '../../store/api.ts';
 import { byDay, type ClassHead, headOf } from '../../store/classHead.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
@@ -29,6 +27,7 @@ import { today } from '../../store/records/newRecord.ts';
 import { type OnTheWay, useOnTheWay, useSessionRecords } from '../../store/records/records.ts';
 import { setHall } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
+import { useTheme } from '../../theme/useTheme.ts';
 import { BlockPicture } from './BlockPicture.tsx';
 import { Counting } from './Counting.tsx';
 import { type Call, callAt, repAt } from './callAt.ts';

@@ -1,4 +1,4 @@
-import type { Club } from '@aftersquall/core';
+import type { Club } from '@aftersquall/core/model';
 import { clock } from '../../components/clock.ts';
 import { NewAthlete } from '../../components/NewAthlete.tsx';
 import { useClub } from '../../store/useClub.ts';

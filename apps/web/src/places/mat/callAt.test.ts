@@ -1,4 +1,5 @@
-import type { Block, Segment } from '@aftersquall/core';
+import type { Segment } from '@aftersquall/core/lesson';
+import type { Block } from '@aftersquall/core/model';
 import { describe, expect, it } from 'vitest';
 import { callAt, repAt } from './callAt.ts';
 

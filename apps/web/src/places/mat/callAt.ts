@@ -1,4 +1,5 @@
-import { type Block, forkCalls, isDrilled, type Segment } from '@aftersquall/core';
+import { forkCalls, type Segment } from '@aftersquall/core/lesson';
+import { type Block, isDrilled } from '@aftersquall/core/model';
 
 /** What the partner gives now, in a fork drill. */
 export interface Call {

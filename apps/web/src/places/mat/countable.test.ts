@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { type Block, ClassSchema, indexMap, isDrilled, parseMapFile } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { type Block, ClassSchema, indexMap, isDrilled } from '@aftersquall/core/model';
 import { describe, expect, it } from 'vitest';
 import { faultsIn, triedIn } from './countable.ts';
 

@@ -1,11 +1,5 @@
-import {
-  type Block,
-  type ClassPlan,
-  faultsOf,
-  type GuardMap,
-  indexMap,
-  type SeenFault,
-} from '@aftersquall/core';
+import { faultsOf } from '@aftersquall/core/log';
+import { type Block, type ClassPlan, type GuardMap, indexMap, type SeenFault } from '@aftersquall/core/model';
 
 type Link = Extract<Block, { links: unknown }>['links'][number];
 /** As many as have room on the wall. */

@@ -1,4 +1,4 @@
-import type { Segment } from '@aftersquall/core';
+import type { Segment } from '@aftersquall/core/lesson';
 import { describe, expect, it } from 'vitest';
 import { ringsBetween } from './ringsBetween.ts';
 

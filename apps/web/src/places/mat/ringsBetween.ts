@@ -1,4 +1,4 @@
-import type { Segment } from '@aftersquall/core';
+import type { Segment } from '@aftersquall/core/lesson';
 import type { Ring } from './bell.ts';
 
 const WARN_SECONDS = 10;

@@ -1,13 +1,6 @@
-import {
-  type ClassPlan,
-  clockOf,
-  placeOf,
-  type RunEvent,
-  type RunState,
-  runState,
-  type Segment,
-  segmentStart,
-} from '@aftersquall/core';
+import { type Segment, segmentStart } from '@aftersquall/core/lesson';
+import { type ClassPlan } from '@aftersquall/core/model';
+import { clockOf, placeOf, type RunEvent, type RunState, runState } from '@aftersquall/core/run';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { device } from '../../device/device.ts';
 import { newKey } from '../../store/records/newRecord.ts';

@@ -1,4 +1,5 @@
-import { type GuardMap, runRecords } from '@aftersquall/core';
+import { type GuardMap } from '@aftersquall/core/model';
+import { runRecords } from '@aftersquall/core/run';
 import { useEffect, useRef } from 'react';
 import { device } from '../../device/device.ts';
 import { keepRecords } from '../../store/records/records.ts';

@@ -1,22 +1,21 @@
 import {
   contactName,
   doneName,
-  type GuardMap,
   holdWords,
   landingWords,
   type Moment,
+  sided,
+  wordContext,
+} from '@aftersquall/core/body';
+import { type GuardMap, type Position, stepsOf, variantOf } from '@aftersquall/core/model';
+import {
   type Nearest,
   type Option,
   orderWords,
-  type Position,
   type Rank,
   type Reading,
   type ReadOption,
-  sided,
-  stepsOf,
-  variantOf,
-  wordContext,
-} from '@aftersquall/core';
+} from '@aftersquall/core/read';
 import { ArrowRight, Link2, Scale, TriangleAlert, Unlink } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Dropdown } from 'react-bootstrap';

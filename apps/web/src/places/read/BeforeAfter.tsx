@@ -1,12 +1,6 @@
-import {
-  type GuardMap,
-  indexMap,
-  landingScene,
-  landingWords,
-  type Moment,
-  type ReadOption,
-  sided,
-} from '@aftersquall/core';
+import { landingScene, landingWords, type Moment, sided } from '@aftersquall/core/body';
+import { type GuardMap, indexMap } from '@aftersquall/core/model';
+import { type ReadOption } from '@aftersquall/core/read';
 import { ArrowRight } from 'lucide-react';
 import { useMemo } from 'react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';

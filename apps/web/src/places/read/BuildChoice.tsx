@@ -1,4 +1,5 @@
-import { BUILD_VALUES, type Builds } from '@aftersquall/core';
+import { BUILD_VALUES } from '@aftersquall/core/model';
+import { type Builds } from '@aftersquall/core/read';
 import { Ruler } from 'lucide-react';
 import { useState } from 'react';
 import { Explained } from '../../components/Explained.tsx';

@@ -1,4 +1,6 @@
-import { differences, type GuardMap, type Moment, type Nearest, PositionSchema } from '@aftersquall/core';
+import { type Moment } from '@aftersquall/core/body';
+import { type GuardMap, PositionSchema } from '@aftersquall/core/model';
+import { differences, type Nearest } from '@aftersquall/core/read';
 import { ArrowRight, Plus } from 'lucide-react';
 import { HoldsPlan } from '../../components/bodyPlan/HoldsPlan.tsx';
 import { Explained } from '../../components/Explained.tsx';

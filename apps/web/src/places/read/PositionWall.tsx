@@ -1,4 +1,4 @@
-import { allNames, type GuardMap, type Position } from '@aftersquall/core';
+import { allNames, type GuardMap, type Position } from '@aftersquall/core/model';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';

@@ -1,21 +1,23 @@
 import {
-  allNames,
   canReact,
-  type GuardMap,
   holdsWorn,
   holdWords,
-  indexMap,
-  type LookReaction,
   type Moment,
-  type Nearest,
-  type Position,
-  type ReactionRef,
-  reactionKey,
   reactionName,
   sided,
   signsWords,
   wordContext,
-} from '@aftersquall/core';
+} from '@aftersquall/core/body';
+import {
+  allNames,
+  type GuardMap,
+  indexMap,
+  type LookReaction,
+  type Position,
+  type ReactionRef,
+  reactionKey,
+} from '@aftersquall/core/model';
+import { type Nearest } from '@aftersquall/core/read';
 import { useState } from 'react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { searchNames } from '../../components/searchNames.ts';

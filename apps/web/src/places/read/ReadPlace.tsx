@@ -1,25 +1,18 @@
+import { type Moment, mirror, OUTCOME_WORDS, sided } from '@aftersquall/core/body';
+import { batch, put } from '@aftersquall/core/documents';
 import {
-  batch,
   type ChainTurn,
   exchangeOf,
   indexMap,
   isOutcome,
   type Landing,
-  type Moment,
-  mirror,
-  OUTCOME_WORDS,
-  put,
-  type ReadOption,
-  type ReadRequest,
   reactionKey,
-  readAsTop,
-  readReaction,
   readTurn,
-  SHIPPED_PROFILES,
-  sided,
   turnIn,
   turnText,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
+import { type ReadOption, type ReadRequest, readAsTop, readReaction } from '@aftersquall/core/read';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { ArrowLeft, FlipHorizontal2, PersonStanding } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';

@@ -1,11 +1,6 @@
-import {
-  type GuardMap,
-  landingWords,
-  type Position,
-  reactionKey,
-  reactionName,
-  type TopOption,
-} from '@aftersquall/core';
+import { landingWords, reactionName } from '@aftersquall/core/body';
+import { type GuardMap, type Position, reactionKey } from '@aftersquall/core/model';
+import { type TopOption } from '@aftersquall/core/read';
 import styles from './read.module.scss';
 
 interface Props {

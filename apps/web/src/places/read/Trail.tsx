@@ -1,15 +1,14 @@
+import { landingWords, turnWords } from '@aftersquall/core/body';
+import { put } from '@aftersquall/core/documents';
 import {
   type ChainTurn,
   exchangeOf,
   freshId,
   type GuardMap,
   indexMap,
-  landingWords,
-  put,
   turnIn,
   turnText,
-  turnWords,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { Check, ListOrdered, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';

@@ -1,4 +1,5 @@
-import { type GuardMap, landingWords, type Position } from '@aftersquall/core';
+import { landingWords } from '@aftersquall/core/body';
+import { type GuardMap, type Position } from '@aftersquall/core/model';
 import { Hourglass, LayoutGrid } from 'lucide-react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { TurnablePicture } from '../../components/TurnablePicture.tsx';

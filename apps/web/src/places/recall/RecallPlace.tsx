@@ -1,14 +1,16 @@
-import { answerName, type GuardMap, indexMap, type RecallCard, recallCards } from '@aftersquall/core';
+import { answerName } from '@aftersquall/core/body';
+import { type RecallCard, recallCards } from '@aftersquall/core/log';
+import { type GuardMap, indexMap } from '@aftersquall/core/model';
 import { Check, X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { useParams } from 'react-router';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
-import { useTheme } from '../../components/useTheme.ts';
 import { device } from '../../device/device.ts';
 import { useGetRecallQuery } from '../../store/api.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
 import { newRecord, today } from '../../store/records/newRecord.ts';
 import { keepRecords, useOnTheWay } from '../../store/records/records.ts';
+import { useTheme } from '../../theme/useTheme.ts';
 import styles from './recall.module.scss';
 
 const ALIAS = 'alias';

@@ -1,4 +1,4 @@
-import { FADING, type RetentionLine } from '@aftersquall/core';
+import { FADING, type RetentionLine } from '@aftersquall/core/lesson';
 import { line } from 'd3-shape';
 import { differenceInDays, parseISO } from 'date-fns';
 import styles from './term.module.scss';

@@ -1,4 +1,5 @@
-import { type Holiday, holidayOn, isoDay, type TermStory } from '@aftersquall/core';
+import { holidayOn, isoDay, type TermStory } from '@aftersquall/core/lesson';
+import { type Holiday } from '@aftersquall/core/model';
 import { addDays, addMinutes, addMonths, format, getDay, parse, parseISO, startOfWeek } from 'date-fns';
 import { enGB } from 'date-fns/locale';
 import { ChevronLeft, ChevronRight, TriangleAlert } from 'lucide-react';

@@ -1,12 +1,6 @@
-import {
-  type GuardMap,
-  type Holiday,
-  holidayOn,
-  indexMap,
-  type Lesson,
-  signedPoints,
-  type TermClassStory,
-} from '@aftersquall/core';
+import { holidayOn, type TermClassStory } from '@aftersquall/core/lesson';
+import { type GuardMap, type Holiday, indexMap, type Lesson } from '@aftersquall/core/model';
+import { signedPoints } from '@aftersquall/core/weigh';
 import { format, parseISO } from 'date-fns';
 import { RefreshCw } from 'lucide-react';
 import { Link } from 'react-router';

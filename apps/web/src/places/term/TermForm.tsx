@@ -1,19 +1,14 @@
+import { type Command, edit, type Issue, put, remove } from '@aftersquall/core/documents';
+import { isoDay, termDates } from '@aftersquall/core/lesson';
 import {
   type Club,
-  type Command,
-  edit,
   freshId,
   type GuardMap,
   type Holiday,
-  type Issue,
   indexMap,
-  isoDay,
-  put,
-  remove,
-  SHIPPED_PROFILES,
   type TermSlot,
-  termDates,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { addDays, addWeeks, isMonday, nextMonday, parseISO } from 'date-fns';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';

@@ -1,11 +1,7 @@
-import {
-  type ClassPlan,
-  describeHead,
-  isoDay,
-  printCalendar,
-  type TermStory,
-  tellTerm,
-} from '@aftersquall/core';
+import { describeHead } from '@aftersquall/core/documents';
+import { printCalendar } from '@aftersquall/core/formats';
+import { isoDay, type TermStory, tellTerm } from '@aftersquall/core/lesson';
+import { type ClassPlan } from '@aftersquall/core/model';
 import { addDays, format, parseISO } from 'date-fns';
 import { CalendarArrowDown, CalendarPlus } from 'lucide-react';
 import { useMemo, useState } from 'react';

@@ -1,4 +1,5 @@
-import { CLASS_FORMAT, CLASS_VERSION, ClassSchema, freshId, type TermRequest } from '@aftersquall/core';
+import { type TermRequest } from '@aftersquall/core/lesson';
+import { CLASS_FORMAT, CLASS_VERSION, ClassSchema, freshId } from '@aftersquall/core/model';
 import { createFresh } from '../../store/documents/createFresh.ts';
 import { notify } from '../../store/notices.ts';
 import type { AppThunk } from '../../store/store.ts';

@@ -1,4 +1,7 @@
-import { diffDocuments, type GuardMap, mapOn, SHIPPED_PROFILES } from '@aftersquall/core';
+import { diffDocuments } from '@aftersquall/core/documents';
+import { mapOn } from '@aftersquall/core/log';
+import { type GuardMap } from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { type DatedClass, nextOf } from '../../store/classHead.ts';
 import { selectSession } from '../../store/documents/documentsSlice.ts';
 import { changeDocument, openDocument } from '../../store/documents/engine.ts';

@@ -1,4 +1,4 @@
-import type { PlannedTermClass, TermRequest } from '@aftersquall/core';
+import type { PlannedTermClass, TermRequest } from '@aftersquall/core/lesson';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { notify } from '../../store/notices.ts';

@@ -1,18 +1,15 @@
+import { answerName, OUTCOME_GOOD, OUTCOME_WORDS } from '@aftersquall/core/body';
 import {
-  answerName,
   type ChainTurn,
   exchangeOf,
   failsIn,
   type GuardMap,
   indexMap,
-  OUTCOME_GOOD,
-  OUTCOME_WORDS,
   OUTCOMES,
   type Outcome,
   turnText,
-  type Weighing,
-  type WeighOptions,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
+import { type Weighing, type WeighOptions } from '@aftersquall/core/weigh';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';

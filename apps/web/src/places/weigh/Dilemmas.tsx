@@ -1,14 +1,6 @@
-import {
-  type Dilemma,
-  findDilemmas,
-  type GuardMap,
-  indexMap,
-  joinWords,
-  partingOf,
-  reactionName,
-  signedPoints,
-  type Weighing,
-} from '@aftersquall/core';
+import { joinWords, reactionName } from '@aftersquall/core/body';
+import { type GuardMap, indexMap } from '@aftersquall/core/model';
+import { type Dilemma, findDilemmas, partingOf, signedPoints, type Weighing } from '@aftersquall/core/weigh';
 import { useMemo } from 'react';
 import { MoveHazards } from './MoveHazards.tsx';
 import { mixWords } from './planWords.ts';

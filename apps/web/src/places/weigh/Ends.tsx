@@ -1,13 +1,12 @@
+import { type GuardMap, type PlayLevel } from '@aftersquall/core/model';
 import {
   ENDS,
-  type GuardMap,
   levelWords,
-  type PlayLevel,
   pointsText,
   signedPoints,
   type Weighing,
   type WeighOptions,
-} from '@aftersquall/core';
+} from '@aftersquall/core/weigh';
 import { SIMULATED, useSimulation } from '../../workers/weighQuestions.ts';
 import { HundredRounds } from './HundredRounds.tsx';
 import { endWords } from './storyWords.ts';

@@ -1,16 +1,13 @@
+import { landingWords, reactionName } from '@aftersquall/core/body';
+import { type GuardMap, indexMap, reactionKey } from '@aftersquall/core/model';
+import { suggestAnswers } from '@aftersquall/core/read';
 import {
-  type GuardMap,
-  indexMap,
-  landingWords,
   pointsText,
-  reactionKey,
-  reactionName,
   type StakedHole,
   signedPoints,
-  suggestAnswers,
   type Weighing,
   type WeighOptions,
-} from '@aftersquall/core';
+} from '@aftersquall/core/weigh';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';

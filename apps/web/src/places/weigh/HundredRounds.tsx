@@ -1,4 +1,4 @@
-import type { End } from '@aftersquall/core';
+import type { End } from '@aftersquall/core/weigh';
 import { hundredOf } from './hundredOf.ts';
 import styles from './roundStory.module.scss';
 import { endWords, shortEndWords } from './storyWords.ts';

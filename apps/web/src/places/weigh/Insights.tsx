@@ -1,4 +1,5 @@
-import type { GuardMap, Weighing, WeighOptions } from '@aftersquall/core';
+import type { GuardMap } from '@aftersquall/core/model';
+import type { Weighing, WeighOptions } from '@aftersquall/core/weigh';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { Chains } from './Chains.tsx';
 import { Dilemmas } from './Dilemmas.tsx';

@@ -1,4 +1,4 @@
-import { type GuardMap, HAZARD_TAGS, indexMap } from '@aftersquall/core';
+import { type GuardMap, HAZARD_TAGS, indexMap } from '@aftersquall/core/model';
 import { Hazards } from '../../components/Hazards.tsx';
 
 /** The cautions of some moves, each once: they travel with the moves onto every sheet. */

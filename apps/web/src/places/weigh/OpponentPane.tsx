@@ -1,13 +1,6 @@
-import {
-  freshId,
-  type GuardMap,
-  indexMap,
-  put,
-  remove,
-  trustOffered,
-  type Weighing,
-  type WhatIf,
-} from '@aftersquall/core';
+import { put, remove } from '@aftersquall/core/documents';
+import { freshId, type GuardMap, indexMap, trustOffered, type WhatIf } from '@aftersquall/core/model';
+import { type Weighing } from '@aftersquall/core/weigh';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { SelectField } from '../../components/fields/SelectField.tsx';

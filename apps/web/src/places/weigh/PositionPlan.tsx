@@ -1,16 +1,12 @@
+import { reactionName } from '@aftersquall/core/body';
 import {
   type GuardMap,
   indexMap,
-  levelWords,
   type PlayLevel,
-  pointsText,
   type ReactionRef,
   reactionKey,
-  reactionName,
-  signedPoints,
-  type Weighing,
-  worthReason,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
+import { levelWords, pointsText, signedPoints, type Weighing, worthReason } from '@aftersquall/core/weigh';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { classAddress, mapAddress } from '../../components/addresses.ts';

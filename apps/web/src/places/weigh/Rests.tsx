@@ -1,4 +1,5 @@
-import { type GuardMap, JOINTS, pointsText, type WeighOptions } from '@aftersquall/core';
+import { type GuardMap, JOINTS } from '@aftersquall/core/model';
+import { pointsText, type WeighOptions } from '@aftersquall/core/weigh';
 import { Ban, Play } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';

@@ -1,13 +1,5 @@
-import {
-  type GuardMap,
-  indexMap,
-  levelWords,
-  type PlayLevel,
-  pointsText,
-  reactionKey,
-  signedPoints,
-  type WeighOptions,
-} from '@aftersquall/core';
+import { type GuardMap, indexMap, type PlayLevel, reactionKey } from '@aftersquall/core/model';
+import { levelWords, pointsText, signedPoints, type WeighOptions } from '@aftersquall/core/weigh';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';

@@ -1,4 +1,5 @@
-import { edit, freshId, type GuardMap, put, remove } from '@aftersquall/core';
+import { edit, put, remove } from '@aftersquall/core/documents';
+import { freshId, type GuardMap } from '@aftersquall/core/model';
 import { Bookmark, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { SelectField } from '../../components/fields/SelectField.tsx';

@@ -1,4 +1,5 @@
-import { type GuardMap, WEIGHING_SHEETS, type WeighingSheet, type WhatIf } from '@aftersquall/core';
+import { WEIGHING_SHEETS, type WeighingSheet } from '@aftersquall/core/formats';
+import { type GuardMap, type WhatIf } from '@aftersquall/core/model';
 import { Download } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
 

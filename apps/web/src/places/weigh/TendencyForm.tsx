@@ -1,15 +1,15 @@
+import { reactionName } from '@aftersquall/core/body';
+import { edit } from '@aftersquall/core/documents';
+import { reactionsSeen } from '@aftersquall/core/log';
 import {
   bareRef,
-  edit,
   type GuardMap,
   type Look,
   type Opponent,
   type Position,
   reactionKey,
-  reactionName,
-  reactionsSeen,
   type Tendency,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { type FormEvent, useState } from 'react';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { useSumPracticeQuery } from '../../store/api.ts';

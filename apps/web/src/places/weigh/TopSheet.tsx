@@ -1,12 +1,6 @@
-import {
-  type GuardMap,
-  indexMap,
-  pointsText,
-  reactionKey,
-  reactionName,
-  topSheet,
-  type Weighing,
-} from '@aftersquall/core';
+import { reactionName } from '@aftersquall/core/body';
+import { type GuardMap, indexMap, reactionKey } from '@aftersquall/core/model';
+import { pointsText, topSheet, type Weighing } from '@aftersquall/core/weigh';
 import { Printer } from 'lucide-react';
 import { Hazards } from '../../components/Hazards.tsx';
 import styles from './weigh.module.scss';

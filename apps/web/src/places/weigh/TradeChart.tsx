@@ -1,4 +1,4 @@
-import { pointsText, tradeCurve, type Weighing } from '@aftersquall/core';
+import { pointsText, tradeCurve, type Weighing } from '@aftersquall/core/weigh';
 import { Line } from '../../theme/lineChart.ts';
 import { useChartColours } from '../../theme/useChartColours.ts';
 

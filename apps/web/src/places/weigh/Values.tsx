@@ -1,4 +1,5 @@
-import { levelWords, type PlayLevel, pointsText, signedPoints, type Weighing } from '@aftersquall/core';
+import { type PlayLevel } from '@aftersquall/core/model';
+import { levelWords, pointsText, signedPoints, type Weighing } from '@aftersquall/core/weigh';
 import { Explained } from '../../components/Explained.tsx';
 import styles from './weigh.module.scss';
 

@@ -1,4 +1,6 @@
-import { type GuardMap, holdWords, type RoundStory, wordContext } from '@aftersquall/core';
+import { holdWords, wordContext } from '@aftersquall/core/body';
+import { type GuardMap } from '@aftersquall/core/model';
+import { type RoundStory } from '@aftersquall/core/weigh';
 import { ArrowRight } from 'lucide-react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import styles from './roundStory.module.scss';

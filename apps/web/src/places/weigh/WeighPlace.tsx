@@ -1,4 +1,5 @@
-import type { GuardMap, Weighing } from '@aftersquall/core';
+import type { GuardMap } from '@aftersquall/core/model';
+import type { Weighing } from '@aftersquall/core/weigh';
 import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';

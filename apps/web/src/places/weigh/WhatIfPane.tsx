@@ -1,13 +1,13 @@
+import { OUTCOME_WORDS } from '@aftersquall/core/body';
 import {
   type GuardMap,
   indexMap,
   JOINTS,
-  OUTCOME_WORDS,
   OUTCOMES,
   type Outcome,
-  pointsText,
   type WhatIf,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
+import { pointsText } from '@aftersquall/core/weigh';
 import { useMemo } from 'react';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';

@@ -1,4 +1,5 @@
-import { answerName, type GuardMap, indexMap } from '@aftersquall/core';
+import { answerName } from '@aftersquall/core/body';
+import { type GuardMap, indexMap } from '@aftersquall/core/model';
 
 /** "Scissor sweep | posts a hand". */
 export function exchangeName(map: GuardMap, id: string): string {

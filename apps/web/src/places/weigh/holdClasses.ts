@@ -5,7 +5,7 @@ import {
   indexMap,
   matchesPattern,
   patternOf,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 
 export interface NamedHolds {
   name: string;

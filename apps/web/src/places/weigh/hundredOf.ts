@@ -1,4 +1,5 @@
-import { ENDS, type End, OUTCOME_GOOD } from '@aftersquall/core';
+import { OUTCOME_GOOD } from '@aftersquall/core/body';
+import { ENDS, type End } from '@aftersquall/core/weigh';
 
 type Side = 'own' | 'even' | 'top';
 

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, pointsText, solveMap, weighMap } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { pointsText, solveMap, weighMap } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { mixWords, planWords, reasonWords } from './planWords.ts';
 

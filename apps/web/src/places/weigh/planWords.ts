@@ -1,13 +1,6 @@
-import {
-  type GuardMap,
-  indexMap,
-  joinWords,
-  type LookPlan,
-  landingWords,
-  pointsText,
-  reactionName,
-  type WorthReason,
-} from '@aftersquall/core';
+import { joinWords, landingWords, reactionName } from '@aftersquall/core/body';
+import { type GuardMap, indexMap } from '@aftersquall/core/model';
+import { type LookPlan, pointsText, type WorthReason } from '@aftersquall/core/weigh';
 
 const TIMES = ['never', 'once', 'twice', 'three times', 'four times', 'five times'];
 

@@ -1,4 +1,4 @@
-import { trustOffered } from '@aftersquall/core';
+import { trustOffered } from '@aftersquall/core/model';
 import { describe, expect, it } from 'vitest';
 import { type Entry, sharesOf, type Unit } from './sharesOf.ts';
 

@@ -1,4 +1,4 @@
-import type { ReactionRef, Tendency } from '@aftersquall/core';
+import type { ReactionRef, Tendency } from '@aftersquall/core/model';
 
 export interface Entry {
   ref: ReactionRef;

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, playMap, solveMap, tellRound } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { playMap, solveMap, tellRound } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { hundredOf } from './hundredOf.ts';
 import { hurtWords, livesOnWords, rateWords, stepWords, wayWords } from './storyWords.ts';

@@ -1,14 +1,6 @@
-import {
-  answerName,
-  type End,
-  type GuardMap,
-  indexMap,
-  landingWords,
-  OUTCOME_WORDS,
-  type Outcome,
-  type RoundStory,
-  reactionName,
-} from '@aftersquall/core';
+import { answerName, landingWords, OUTCOME_WORDS, reactionName } from '@aftersquall/core/body';
+import { type GuardMap, indexMap, type Outcome } from '@aftersquall/core/model';
+import { type End, type RoundStory } from '@aftersquall/core/weigh';
 
 const lower = (text: string): string => text.replace(/^./, (first) => first.toLowerCase());
 

@@ -1,4 +1,4 @@
-import type { GuardMap, PlayLevel, Scenario, WhatIf } from '@aftersquall/core';
+import type { GuardMap, PlayLevel, Scenario, WhatIf } from '@aftersquall/core/model';
 import { useMemo } from 'react';
 import { setApparel, setLevel, setRules } from '../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';

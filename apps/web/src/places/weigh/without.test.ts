@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { parseMapFile, scenarioOptions, solveMap, type WhatIf, WhatIfSchema } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { type WhatIf, WhatIfSchema } from '@aftersquall/core/model';
+import { scenarioOptions, solveMap } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { holdClassesOf } from './holdClasses.ts';
 import { takenAway, withoutChoices, withoutTaken } from './without.ts';

@@ -8,7 +8,7 @@ import {
   type Move,
   remember,
   type WhatIf,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import type { Choice } from '../../components/fields/SelectField.tsx';
 import type { Changes } from '../../store/whatIf.ts';
 import { holdClassesOf, holdClassName } from './holdClasses.ts';

@@ -1,4 +1,5 @@
-import { type DocumentKindName, type DocumentOf, freshId } from '@aftersquall/core';
+import { type DocumentKindName, type DocumentOf } from '@aftersquall/core/documents';
+import { freshId } from '@aftersquall/core/model';
 import { api, type Refusal, refusalOf } from '../api.ts';
 import type { AppThunk } from '../store.ts';
 

@@ -1,10 +1,5 @@
-import {
-  type AnyDocument,
-  addressKey,
-  type DocumentAddress,
-  type DocumentKindName,
-  type DocumentOf,
-} from '@aftersquall/core';
+import { addressKey, type DocumentAddress } from '@aftersquall/core/contract';
+import { type AnyDocument, type DocumentKindName, type DocumentOf } from '@aftersquall/core/documents';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { RootState } from '../store.ts';
 import { type OpenDocument, type Session, viewOf } from './session.ts';

@@ -2,15 +2,14 @@ import 'fake-indexeddb/auto';
 import { readFileSync } from 'node:fs';
 import {
   applyCommand,
-  ClassSchema,
   type Command,
-  type GuardMap,
   type MadeChange,
-  parseMapFile,
   put,
   remove,
   setFields,
-} from '@aftersquall/core';
+} from '@aftersquall/core/documents';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { ClassSchema, type GuardMap } from '@aftersquall/core/model';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { guardMap } from '../../../../../packages/core/src/test/arbitraries.ts';

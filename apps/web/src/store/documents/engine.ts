@@ -1,14 +1,12 @@
+import { addressKey, type ChangeEvent, type DocumentAddress } from '@aftersquall/core/contract';
 import {
-  addressKey,
   batch,
-  type ChangeEvent,
   type Command,
   changeKey,
   commandOf,
-  type DocumentAddress,
   type Issue,
   type MadeChange,
-} from '@aftersquall/core';
+} from '@aftersquall/core/documents';
 import type { Waiting } from '../../device/db.ts';
 import type { Device } from '../../device/device.ts';
 import { createSender, type Posted, type Sender } from '../../device/sender.ts';

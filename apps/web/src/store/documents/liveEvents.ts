@@ -1,4 +1,5 @@
-import type { ChangeEvent, DocumentKindName } from '@aftersquall/core';
+import type { ChangeEvent } from '@aftersquall/core/contract';
+import type { DocumentKindName } from '@aftersquall/core/documents';
 
 /** What comes from the server by itself. `opened`: the line is there (again); what came in between was not heard. */
 export type LiveEvent =

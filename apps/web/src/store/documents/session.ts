@@ -1,12 +1,11 @@
+import { type ChangesPage, type DocumentAddress } from '@aftersquall/core/contract';
 import {
   type AnyDocument,
   applyCommand,
   batch,
-  type ChangesPage,
   type Command,
   changesOfOthers,
   commandOf,
-  type DocumentAddress,
   describeChange,
   type Field,
   type FieldOverlap,
@@ -19,7 +18,7 @@ import {
   RefusedError,
   withoutFields,
   withValues,
-} from '@aftersquall/core';
+} from '@aftersquall/core/documents';
 import type { Snapshot, Waiting } from '../../device/db.ts';
 
 /** A change of this screen that can be undone, or redone. */

@@ -1,4 +1,5 @@
-import type { DocumentAddress, DocumentKindName } from '@aftersquall/core';
+import type { DocumentAddress } from '@aftersquall/core/contract';
+import type { DocumentKindName } from '@aftersquall/core/documents';
 import { useEffect } from 'react';
 import { useAppDispatch, useAppSelector } from '../store.ts';
 import { editDocument, selectSession } from './documentsSlice.ts';

@@ -1,4 +1,4 @@
-import type { PracticeRecord } from '@aftersquall/core';
+import type { PracticeRecord } from '@aftersquall/core/model';
 import { format } from 'date-fns';
 import { nanoid } from 'nanoid';
 

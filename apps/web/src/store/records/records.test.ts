@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { PracticeRecord } from '@aftersquall/core';
+import type { PracticeRecord } from '@aftersquall/core/model';
 import fc from 'fast-check';
 import { describe, expect, it, vi } from 'vitest';
 import { recordMade } from '../../../../../packages/core/src/test/practiceRecords.ts';

@@ -1,4 +1,5 @@
-import { type PracticeRecord, ROUTES, standing } from '@aftersquall/core';
+import { ROUTES } from '@aftersquall/core/contract';
+import { type PracticeRecord, standing } from '@aftersquall/core/model';
 import { format, subWeeks } from 'date-fns';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { type Device, device } from '../../device/device.ts';

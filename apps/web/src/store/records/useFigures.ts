@@ -1,4 +1,5 @@
-import { type Basis, type GuardMap, mapOn } from '@aftersquall/core';
+import { mapOn } from '@aftersquall/core/log';
+import { type Basis, type GuardMap } from '@aftersquall/core/model';
 import { useMemo } from 'react';
 import { useSumPracticeQuery } from '../api.ts';
 

@@ -1,12 +1,6 @@
-import {
-  type GuardMap,
-  movesOfLesson,
-  type Practice,
-  type SeenFault,
-  seenLately,
-  type TaughtOn,
-  taughtFrom,
-} from '@aftersquall/core';
+import { movesOfLesson, type TaughtOn } from '@aftersquall/core/lesson';
+import { seenLately, taughtFrom } from '@aftersquall/core/log';
+import { type GuardMap, type Practice, type SeenFault } from '@aftersquall/core/model';
 import { useMemo } from 'react';
 import { useSumPracticeQuery } from '../api.ts';
 import { type ClassHead, type DatedClass, isDated } from '../classHead.ts';

@@ -1,7 +1,7 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
 import type { ClassPlan } from '../../model/classPlan.ts';
 import { freshId } from '../../model/freshId.ts';
-import { blockTime, classSeconds, largestGroup } from '../blockTime.ts';
+import { blockTime, classSeconds, largestGroup } from '../blocks/blockTime.ts';
 import type { Taught, Theme } from './chooseTheme.ts';
 import { LIVE, LIVE_BY, ROUND_SIDE, SPARE } from './classClock.ts';
 import { drillBlock } from './drillBlock.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { isOutcome } from '../../model/outcome.ts';
 import { smallMap } from '../../test/smallMap.ts';
-import type { LessonRequest } from '../lessonRequest.ts';
-import { planLesson } from '../planLesson.ts';
+import type { LessonRequest } from '../choose/lessonRequest.ts';
+import { planLesson } from './planLesson.ts';
 
 const small = smallMap();
 const positionOf = (exchange: string) =>

@@ -2,7 +2,7 @@ import { landingWords } from '../../body/landingWords.ts';
 import { exchangeOf, failsIn, turnIn } from '../../model/chainTurn.ts';
 import { indexMap } from '../../model/indexMap.ts';
 import { isOutcome } from '../../model/outcome.ts';
-import type { LessonRequest } from '../lessonRequest.ts';
+import type { LessonRequest } from '../choose/lessonRequest.ts';
 import type { ChainStep, Taught, Theme } from './chooseTheme.ts';
 import { defends, type Teachable } from './technique.ts';
 

@@ -1,9 +1,9 @@
 import type { Block, DrilledBlock } from '../../model/blocks/blockKinds.ts';
 import type { Rung } from '../../model/blocks/defineBlock.ts';
 import { isOutcome } from '../../model/outcome.ts';
-import { clip } from '../lessonWords.ts';
-import { linkOf } from '../linkOf.ts';
-import { sentences } from '../roleWords.ts';
+import { clip } from '../blocks/lessonWords.ts';
+import { linkOf } from '../blocks/linkOf.ts';
+import { sentences } from '../blocks/roleWords.ts';
 import type { Role } from './chooseTheme.ts';
 import { type Drill, drillSeconds, mostReps, repSeconds, showSeconds } from './classClock.ts';
 import { fallWords, isLow } from './falls.ts';

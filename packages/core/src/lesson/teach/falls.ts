@@ -1,7 +1,7 @@
 import type { Fall } from '../../model/move.ts';
 import { isOutcome } from '../../model/outcome.ts';
 import { signOf } from '../../model/signs.ts';
-import { sentences } from '../roleWords.ts';
+import { sentences } from '../blocks/roleWords.ts';
 import type { Teachable, Technique } from './technique.ts';
 
 /** How top goes down: as the book says, else by the direction of a sweep. Common practice, no published source. */

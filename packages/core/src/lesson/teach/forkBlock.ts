@@ -1,7 +1,7 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
 import { isOutcome } from '../../model/outcome.ts';
-import { clip } from '../lessonWords.ts';
-import { linkOf } from '../linkOf.ts';
+import { clip } from '../blocks/lessonWords.ts';
+import { linkOf } from '../blocks/linkOf.ts';
 import { FORK_TURN, halfMinutes, repSeconds } from './classClock.ts';
 import { answerFor, type Room, shareOf, startOf, taughtAt } from './room.ts';
 import { lower, upper } from './said.ts';

@@ -1,7 +1,7 @@
 import type { Block, PlayedBlock } from '../../model/blocks/blockKinds.ts';
 import { signOf } from '../../model/signs.ts';
-import { clip } from '../lessonWords.ts';
-import { sentences } from '../roleWords.ts';
+import { clip } from '../blocks/lessonWords.ts';
+import { sentences } from '../blocks/roleWords.ts';
 import { halfMinutes, NEW_PARTNER } from './classClock.ts';
 import { isLow } from './falls.ts';
 import { type Room, shareOf, startOf, taughtAt } from './room.ts';

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { BlockSchema } from '../../model/blocks/blockKinds.ts';
 import { MechanicSchema } from '../../model/mechanic.ts';
 import { smallMap } from '../../test/smallMap.ts';
-import type { LessonRequest } from '../lessonRequest.ts';
-import { standsOn } from '../standsOn.ts';
+import type { LessonRequest } from '../choose/lessonRequest.ts';
+import { standsOn } from '../choose/standsOn.ts';
 import { singleBlock, type Wanted } from './singleBlock.ts';
 
 const map = smallMap();

@@ -1,7 +1,7 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
 import { indexMap } from '../../model/indexMap.ts';
-import { largestGroup } from '../blockTime.ts';
-import type { LessonRequest } from '../lessonRequest.ts';
+import { largestGroup } from '../blocks/blockTime.ts';
+import type { LessonRequest } from '../choose/lessonRequest.ts';
 import type { Taught, Theme } from './chooseTheme.ts';
 import { ROUND_SIDE } from './classClock.ts';
 import { drillBlock } from './drillBlock.ts';

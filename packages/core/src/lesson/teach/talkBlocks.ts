@@ -1,6 +1,6 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
-import { clip } from '../lessonWords.ts';
-import { sentences } from '../roleWords.ts';
+import { clip } from '../blocks/lessonWords.ts';
+import { sentences } from '../blocks/roleWords.ts';
 import type { Taught } from './chooseTheme.ts';
 import { fallOf } from './falls.ts';
 import { finishesLegs, LEGS_CARE, TAP } from './limits.ts';

@@ -12,14 +12,14 @@ import { type ReactionRef, reactionKey } from '../../model/reaction.ts';
 import type { RulesProfile } from '../../model/rulesProfile.ts';
 import { variantOf } from '../../model/seconds.ts';
 import { isLegalForTop } from '../../rules/legality.ts';
-import type { WeighOptions } from '../../weigh/mapGame.ts';
-import { type LevelPlay, playMap } from '../../weigh/playMap.ts';
-import { type MapSolution, solveMap } from '../../weigh/solveMap.ts';
-import { isAbove } from '../chooseRepertoire.ts';
-import { lessonOptions } from '../lessonOptions.ts';
-import type { LessonRequest } from '../lessonRequest.ts';
-import { lessonRules } from '../lessonRules.ts';
-import { repertoireOf } from '../repertoire.ts';
+import type { WeighOptions } from '../../weigh/game/mapGame.ts';
+import { type MapSolution, solveMap } from '../../weigh/game/solveMap.ts';
+import { type LevelPlay, playMap } from '../../weigh/play/playMap.ts';
+import { isAbove } from '../choose/chooseRepertoire.ts';
+import { lessonOptions } from '../choose/lessonOptions.ts';
+import type { LessonRequest } from '../choose/lessonRequest.ts';
+import { lessonRules } from '../choose/lessonRules.ts';
+import { repertoireOf } from '../choose/repertoire.ts';
 
 /** What top does about a technique, and where it leads then. */
 export interface Row {

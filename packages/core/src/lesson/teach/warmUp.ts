@@ -1,8 +1,8 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
 import { doseSeconds } from '../../model/dose.ts';
 import type { Mechanic } from '../../model/mechanic.ts';
-import { clip } from '../lessonWords.ts';
-import { sentences } from '../roleWords.ts';
+import { clip } from '../blocks/lessonWords.ts';
+import { sentences } from '../blocks/roleWords.ts';
 import { fallDrills } from './falls.ts';
 import type { Room } from './room.ts';
 import { bare, CLOTH, type Said } from './said.ts';

@@ -1,6 +1,6 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
 import { exchangeSeconds } from '../../model/seconds.ts';
-import { linkOf } from '../linkOf.ts';
+import { linkOf } from '../blocks/linkOf.ts';
 import type { ThemeChain } from './chooseTheme.ts';
 import { drillSeconds, PACE } from './classClock.ts';
 import { type Room, startOf } from './room.ts';

@@ -1,4 +1,5 @@
-import { batch, type GuardMap, put, remove } from '@aftersquall/core';
+import { batch, put, remove } from '@aftersquall/core/documents';
+import { type GuardMap } from '@aftersquall/core/model';
 import { type KeyboardEvent, type MouseEvent, useEffect, useRef, useState } from 'react';
 import { newMove, newPosition } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';

@@ -1,13 +1,6 @@
-import {
-  type Basis,
-  type GuardMap,
-  isOutcome,
-  type Landing,
-  landingShort,
-  landingWords,
-  OUTCOME_GOOD,
-  pointsText,
-} from '@aftersquall/core';
+import { landingShort, landingWords, OUTCOME_GOOD } from '@aftersquall/core/body';
+import { type Basis, type GuardMap, isOutcome, type Landing } from '@aftersquall/core/model';
+import { pointsText } from '@aftersquall/core/weigh';
 import { memo } from 'react';
 import styles from './board.module.scss';
 import type { BoardCell } from './boardModel.ts';

@@ -1,4 +1,4 @@
-import type { GuardMap } from '@aftersquall/core';
+import type { GuardMap } from '@aftersquall/core/model';
 import type { VirtualItem } from '@tanstack/react-virtual';
 import { BoardCellView } from './BoardCellView.tsx';
 import styles from './board.module.scss';

@@ -1,4 +1,6 @@
-import { type GuardMap, indexMap, suggestAnswers, writeAnswer } from '@aftersquall/core';
+import { writeAnswer } from '@aftersquall/core/formats';
+import { type GuardMap, indexMap } from '@aftersquall/core/model';
+import { suggestAnswers } from '@aftersquall/core/read';
 import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
 import { changeMap } from '../../../store/openMap.ts';

@@ -1,13 +1,6 @@
-import {
-  batch,
-  type Command,
-  edit,
-  type GuardMap,
-  put,
-  type ReactionRef,
-  reactionKey,
-  reactionName,
-} from '@aftersquall/core';
+import { reactionName } from '@aftersquall/core/body';
+import { batch, type Command, edit, put } from '@aftersquall/core/documents';
+import { type GuardMap, type ReactionRef, reactionKey } from '@aftersquall/core/model';
 import { matchSorter } from 'match-sorter';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';

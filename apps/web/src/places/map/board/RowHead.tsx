@@ -1,4 +1,4 @@
-import { wordContext } from '@aftersquall/core';
+import { wordContext } from '@aftersquall/core/body';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import { PositionPicture } from '../../../components/PositionPicture.tsx';
 import { ShortName } from '../../../components/ShortName.tsx';

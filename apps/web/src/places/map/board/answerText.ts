@@ -1,20 +1,22 @@
+import { OUTCOME_WORDS } from '@aftersquall/core/body';
 import {
   type Answer,
-  allNames,
   callName,
+  isOutcomeWord,
+  type LandingChoice,
+  type Named,
+  parseAnswer,
+  quoteName,
+} from '@aftersquall/core/formats';
+import {
+  allNames,
   type Exchange,
   type GuardMap,
   indexMap,
   isOutcome,
-  isOutcomeWord,
   type Landing,
-  type LandingChoice,
-  type Named,
-  OUTCOME_WORDS,
   OUTCOMES,
-  parseAnswer,
-  quoteName,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { searchNames } from '../../../components/searchNames.ts';
 
 /** An answer as it is typed into a cell: "two on one 70% else knee-line 8s". */

@@ -1,5 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { applyCommand, emptyMap, holes, PositionSchema, parseMapFile, writeAnswer } from '@aftersquall/core';
+import { holes } from '@aftersquall/core/check';
+import { applyCommand } from '@aftersquall/core/documents';
+import { parseMapFile, writeAnswer } from '@aftersquall/core/formats';
+import { emptyMap, PositionSchema } from '@aftersquall/core/model';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerText, correction, nameAt, proposals, readAnswer } from './answerText.ts';

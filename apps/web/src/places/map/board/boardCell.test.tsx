@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { readFileSync } from 'node:fs';
-import { parseMapFile } from '@aftersquall/core';
+import { parseMapFile } from '@aftersquall/core/formats';
 import { cleanup, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { BoardCellView } from './BoardCellView.tsx';

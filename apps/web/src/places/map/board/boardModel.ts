@@ -1,3 +1,4 @@
+import { reactionName, reactionShort } from '@aftersquall/core/body';
 import {
   answerTo,
   bareRef,
@@ -10,9 +11,7 @@ import {
   REACTION_GROUPS,
   type ReactionRef,
   reactionKey,
-  reactionName,
-  reactionShort,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 
 export interface BoardColumn {
   /** `none`, a reaction's id, or `~` and its id on the other side. */

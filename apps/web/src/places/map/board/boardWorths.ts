@@ -1,4 +1,5 @@
-import { reactionKey, type Weighing } from '@aftersquall/core';
+import { reactionKey } from '@aftersquall/core/model';
+import { type Weighing } from '@aftersquall/core/weigh';
 
 /** A weighed map as the board shows it. */
 export interface BoardWorths {

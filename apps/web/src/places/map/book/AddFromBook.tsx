@@ -1,4 +1,5 @@
-import { type GuardBook, type GuardMap, pickSystems, takeBook } from '@aftersquall/core';
+import { type GuardBook, pickSystems, takeBook } from '@aftersquall/core/formats';
+import { type GuardMap } from '@aftersquall/core/model';
 import { useMemo, useState } from 'react';
 import { BookSystems } from '../../../components/book/BookSystems.tsx';
 import { TakeDialog } from './TakeDialog.tsx';

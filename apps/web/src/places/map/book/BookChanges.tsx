@@ -1,4 +1,4 @@
-import type { BookChange } from '@aftersquall/core';
+import type { BookChange } from '@aftersquall/core/formats';
 
 const WORDS: Record<BookChange['change'], string> = { new: 'new', changed: 'changed', gone: 'taken out' };
 /** So many names are listed of each. */

@@ -1,4 +1,5 @@
-import { type BookError, type BookFile, type GuardMap, parseGuardBook, takeBook } from '@aftersquall/core';
+import { type BookError, type BookFile, parseGuardBook, takeBook } from '@aftersquall/core/formats';
+import { type GuardMap } from '@aftersquall/core/model';
 import { useMemo, useState } from 'react';
 import { TakeDialog } from './TakeDialog.tsx';
 

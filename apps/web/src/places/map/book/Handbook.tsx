@@ -1,23 +1,25 @@
 import {
-  type Exchange,
-  type GuardMap,
   holdWords,
-  indexMap,
-  isOutcome,
   landingScene,
   landingWords,
+  reactionName,
+  shortName,
+  signsWords,
+  type WordContext,
+  wordContext,
+} from '@aftersquall/core/body';
+import {
+  type Exchange,
+  type GuardMap,
+  indexMap,
+  isOutcome,
   type Move,
   notesOf,
   type Position,
-  reactionName,
   reactionWords,
   type System,
-  shortName,
-  signsWords,
   variantOf,
-  type WordContext,
-  wordContext,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { Printer } from 'lucide-react';
 import { Fragment } from 'react';
 import { Hazards } from '../../../components/Hazards.tsx';

@@ -1,4 +1,4 @@
-import type { takeBook } from '@aftersquall/core';
+import type { takeBook } from '@aftersquall/core/formats';
 import { type ReactNode, useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { changeMap } from '../../../store/openMap.ts';

@@ -1,4 +1,5 @@
-import { type GuardMap, pickSystems, printGuardBook } from '@aftersquall/core';
+import { pickSystems, printGuardBook } from '@aftersquall/core/formats';
+import { type GuardMap } from '@aftersquall/core/model';
 import { strToU8, zipSync } from 'fflate';
 import { saveFile } from '../../../components/saveFile.ts';
 

@@ -1,13 +1,9 @@
 import { readFileSync } from 'node:fs';
-import {
-  OUTCOME_GOOD,
-  type Outcome,
-  type Position,
-  parseMapFile,
-  SHIPPED_PROFILES,
-  type Weighing,
-  weighMap,
-} from '@aftersquall/core';
+import { OUTCOME_GOOD } from '@aftersquall/core/body';
+import { parseMapFile } from '@aftersquall/core/formats';
+import { type Outcome, type Position } from '@aftersquall/core/model';
+import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
+import { type Weighing, weighMap } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { bigMap } from '../../../../../../packages/core/src/test/bigMap.ts';
 import { chartGraph } from './chartGraph.ts';

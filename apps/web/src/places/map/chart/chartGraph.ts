@@ -1,19 +1,17 @@
+import { OUTCOME_GOOD, OUTCOME_WORDS } from '@aftersquall/core/body';
+import { type Hole, holes } from '@aftersquall/core/check';
 import {
   type Exchange,
   type GuardMap,
-  type Hole,
-  holes,
   indexMap,
   isOutcome,
   type Landing,
-  legality,
-  OUTCOME_GOOD,
-  OUTCOME_WORDS,
   type Outcome,
   type Position,
   type RulesProfile,
   type System,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
+import { legality } from '@aftersquall/core/rules';
 
 export type ChartNode =
   | { kind: 'position'; id: string; position: Position; moves: number; holes: Hole[] }

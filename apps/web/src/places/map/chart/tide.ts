@@ -1,4 +1,5 @@
-import type { Exchange, Weighing } from '@aftersquall/core';
+import type { Exchange } from '@aftersquall/core/model';
+import type { Weighing } from '@aftersquall/core/weigh';
 import type { ChartGraph } from './chartGraph.ts';
 
 /** A weighed map as the chart shows it. */

@@ -1,4 +1,5 @@
-import { type Finding, type GuardMap, indexMap, type Severity } from '@aftersquall/core';
+import { type Finding, type Severity } from '@aftersquall/core/check';
+import { type GuardMap, indexMap } from '@aftersquall/core/model';
 import { CircleAlert, Info, TriangleAlert, Wrench } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';

@@ -1,4 +1,6 @@
-import { diffDocuments, type GuardMap, HISTORY_PAGE, type HistoryLine } from '@aftersquall/core';
+import { HISTORY_PAGE, type HistoryLine } from '@aftersquall/core/contract';
+import { diffDocuments } from '@aftersquall/core/documents';
+import { type GuardMap } from '@aftersquall/core/model';
 import { format, isSameDay, parseISO } from 'date-fns';
 import { RotateCcw } from 'lucide-react';
 import { useState } from 'react';

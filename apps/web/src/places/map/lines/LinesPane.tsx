@@ -1,4 +1,5 @@
-import { type GuardMap, printLines, readAllLines } from '@aftersquall/core';
+import { printLines, readAllLines } from '@aftersquall/core/formats';
+import { type GuardMap } from '@aftersquall/core/model';
 import { useEffect, useMemo, useState } from 'react';
 import { LineChanges } from '../../../components/lines/LineChanges.tsx';
 import { LinesEditor } from '../../../components/lines/LinesEditor.tsx';

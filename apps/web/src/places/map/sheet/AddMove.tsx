@@ -1,4 +1,5 @@
-import { batch, type Position } from '@aftersquall/core';
+import { batch } from '@aftersquall/core/documents';
+import { type Position } from '@aftersquall/core/model';
 import { Plus } from 'lucide-react';
 import { newMove } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';

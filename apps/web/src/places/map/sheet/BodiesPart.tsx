@@ -1,4 +1,7 @@
-import { type Issue, limbConflicts, type Position, startYaws, wordContext } from '@aftersquall/core';
+import { limbConflicts, wordContext } from '@aftersquall/core/body';
+import { type Issue } from '@aftersquall/core/documents';
+import { type Position } from '@aftersquall/core/model';
+import { startYaws } from '@aftersquall/core/pose';
 import { useState } from 'react';
 import { HoldsPlan } from '../../../components/bodyPlan/HoldsPlan.tsx';
 import { type Looking, lookAt } from '../../../components/bodyPlan/looking.ts';

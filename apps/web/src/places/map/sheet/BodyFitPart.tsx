@@ -1,4 +1,5 @@
-import { type BodyFit, type Position, poseKey } from '@aftersquall/core';
+import { type Position } from '@aftersquall/core/model';
+import { type BodyFit, poseKey } from '@aftersquall/core/pose';
 import { useEffect, useState } from 'react';
 import { Drawing } from '../../../components/PositionPicture.tsx';
 import { askFit } from '../../../workers/pictures.ts';

@@ -1,4 +1,5 @@
-import { type Issue, NAME_LIMIT, SHORT_LIMIT, TEXT_LIMIT } from '@aftersquall/core';
+import { type Issue } from '@aftersquall/core/documents';
+import { NAME_LIMIT, SHORT_LIMIT, TEXT_LIMIT } from '@aftersquall/core/model';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { listOf } from './useSaver.ts';
 

@@ -1,4 +1,5 @@
-import { asPosition, type Ending, indexMap, OUTCOME_WORDS, OUTCOMES, type Position } from '@aftersquall/core';
+import { OUTCOME_WORDS } from '@aftersquall/core/body';
+import { asPosition, type Ending, indexMap, OUTCOMES, type Position } from '@aftersquall/core/model';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { TakeOut } from '../../../components/TakeOut.tsx';
 import { BodiesPart } from './BodiesPart.tsx';

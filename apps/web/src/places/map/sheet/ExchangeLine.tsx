@@ -1,4 +1,5 @@
-import { answerName, type Exchange, type GuardMap, indexMap, landingWords } from '@aftersquall/core';
+import { answerName, landingWords } from '@aftersquall/core/body';
+import { type Exchange, type GuardMap, indexMap } from '@aftersquall/core/model';
 import styles from './sheet.module.scss';
 
 interface Props {

@@ -1,16 +1,16 @@
+import { landingScene } from '@aftersquall/core/body';
+import { put } from '@aftersquall/core/documents';
 import {
   type Exchange,
   exchangeSeconds,
   indexMap,
   isOutcome,
   type Landing,
-  landingScene,
   type Outcome,
   type Position,
-  put,
   reactionKey,
   reactionWords,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import {
   landingChoices,
   landingOf,

@@ -1,14 +1,7 @@
-import {
-  type Hole,
-  type Issue,
-  indexMap,
-  type Look,
-  type Move,
-  type Position,
-  put,
-  reactionKey,
-  reactionName,
-} from '@aftersquall/core';
+import { reactionName } from '@aftersquall/core/body';
+import { type Hole } from '@aftersquall/core/check';
+import { type Issue, put } from '@aftersquall/core/documents';
+import { indexMap, type Look, type Move, type Position, reactionKey } from '@aftersquall/core/model';
 import { Plus } from 'lucide-react';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { reactionChoices, reactionOf } from '../../../components/fields/landingChoices.ts';

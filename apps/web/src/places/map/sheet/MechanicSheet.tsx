@@ -1,4 +1,4 @@
-import { indexMap, MECHANIC_FORMS, type Mechanic, SAID_LIMIT, TEXT_LIMIT } from '@aftersquall/core';
+import { indexMap, MECHANIC_FORMS, type Mechanic, SAID_LIMIT, TEXT_LIMIT } from '@aftersquall/core/model';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { LoadsField } from '../../../components/fields/LoadsField.tsx';

@@ -1,4 +1,5 @@
-import { batch, edit, type GuardMap, indexMap, type Move, put } from '@aftersquall/core';
+import { batch, edit, put } from '@aftersquall/core/documents';
+import { type GuardMap, indexMap, type Move } from '@aftersquall/core/model';
 import { useState } from 'react';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { NameDialog } from '../../../components/NameDialog.tsx';

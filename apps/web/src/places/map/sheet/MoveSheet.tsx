@@ -1,14 +1,14 @@
+import { wordContext } from '@aftersquall/core/body';
+import { put } from '@aftersquall/core/documents';
 import {
   FALLS,
   type Fall,
   indexMap,
   MOVE_KINDS,
   type Move,
-  put,
   reactionKey,
   TEXT_LIMIT,
-  wordContext,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../../components/addresses.ts';

@@ -1,16 +1,14 @@
+import { conditionWords, facetName, type WordContext } from '@aftersquall/core/body';
+import { type Issue } from '@aftersquall/core/documents';
 import {
   type Condition,
-  conditionWords,
   FACET_NAMES,
   FACETS,
   type Facet,
-  facetName,
   type GuardMap,
-  type Issue,
   indexMap,
   type Move,
-  type WordContext,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { useState } from 'react';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { type Choice, SelectField } from '../../../components/fields/SelectField.tsx';

@@ -1,11 +1,6 @@
-import {
-  type Contact,
-  contactName,
-  HOOK_ROUTES,
-  type Issue,
-  type PoseHints,
-  type Position,
-} from '@aftersquall/core';
+import { contactName } from '@aftersquall/core/body';
+import { type Issue } from '@aftersquall/core/documents';
+import { type Contact, HOOK_ROUTES, type PoseHints, type Position } from '@aftersquall/core/model';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import styles from './sheet.module.scss';

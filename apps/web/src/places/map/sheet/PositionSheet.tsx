@@ -1,15 +1,6 @@
-import {
-  batch,
-  edit,
-  freshId,
-  holes,
-  type Issue,
-  indexMap,
-  type Landing,
-  type Position,
-  put,
-  SHORT_LIMIT,
-} from '@aftersquall/core';
+import { holes } from '@aftersquall/core/check';
+import { batch, edit, type Issue, put } from '@aftersquall/core/documents';
+import { freshId, indexMap, type Landing, type Position, SHORT_LIMIT } from '@aftersquall/core/model';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { Explained } from '../../../components/Explained.tsx';
 import { FaultsField } from '../../../components/fields/FaultsField.tsx';

@@ -1,14 +1,13 @@
+import { contactName, type WordContext } from '@aftersquall/core/body';
+import { type Issue } from '@aftersquall/core/documents';
 import {
   CONTACTS,
   type Condition,
   type Contact,
-  contactName,
   type HoldPattern,
-  type Issue,
   type Reaction,
   type ReactionNeed,
-  type WordContext,
-} from '@aftersquall/core';
+} from '@aftersquall/core/model';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { ConditionsField } from './NeedsEditor.tsx';
 import styles from './sheet.module.scss';

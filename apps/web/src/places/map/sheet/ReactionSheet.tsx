@@ -1,4 +1,4 @@
-import { indexMap, REACTION_GROUPS, type Reaction, SHORT_LIMIT, TEXT_LIMIT } from '@aftersquall/core';
+import { indexMap, REACTION_GROUPS, type Reaction, SHORT_LIMIT, TEXT_LIMIT } from '@aftersquall/core/model';
 import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';

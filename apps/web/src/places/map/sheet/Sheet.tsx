@@ -1,4 +1,5 @@
-import { duplicatePosition, indexMap, remove } from '@aftersquall/core';
+import { duplicatePosition, remove } from '@aftersquall/core/documents';
+import { indexMap } from '@aftersquall/core/model';
 import { Copy, FlipHorizontal2, Trash2, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { AddToClass } from '../../../components/AddToClass.tsx';

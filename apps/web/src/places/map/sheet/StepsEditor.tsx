@@ -1,14 +1,6 @@
-import {
-  CONTACTS,
-  contactName,
-  freshId,
-  holdWords,
-  type Issue,
-  joinWords,
-  SAID_LIMIT,
-  type Step,
-  type WordContext,
-} from '@aftersquall/core';
+import { contactName, holdWords, joinWords, type WordContext } from '@aftersquall/core/body';
+import { type Issue } from '@aftersquall/core/documents';
+import { CONTACTS, freshId, SAID_LIMIT, type Step } from '@aftersquall/core/model';
 import { ChevronDown, ChevronUp, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';

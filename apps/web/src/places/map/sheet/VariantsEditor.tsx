@@ -1,4 +1,6 @@
-import { freshId, type Issue, type Move, type Variant, type WordContext } from '@aftersquall/core';
+import { type WordContext } from '@aftersquall/core/body';
+import { type Issue } from '@aftersquall/core/documents';
+import { freshId, type Move, type Variant } from '@aftersquall/core/model';
 import { House, Plus } from 'lucide-react';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';

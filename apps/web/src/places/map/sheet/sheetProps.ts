@@ -1,4 +1,4 @@
-import type { GuardMap } from '@aftersquall/core';
+import type { GuardMap } from '@aftersquall/core/model';
 import type { Selection } from '../selection.ts';
 
 /** What every sheet is given. */

@@ -1,11 +1,5 @@
-import {
-  ENTITY_SCHEMAS,
-  type EntityKind,
-  type EntityOf,
-  edit,
-  type Issue,
-  zodIssues,
-} from '@aftersquall/core';
+import { edit, type Issue, zodIssues } from '@aftersquall/core/documents';
+import { ENTITY_SCHEMAS, type EntityKind, type EntityOf } from '@aftersquall/core/model';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 
