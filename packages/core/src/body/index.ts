@@ -33,3 +33,4 @@ export {
   type WordContext,
   wordContext,
 } from './words.ts';
+export { wornWords } from './wornWords.ts';

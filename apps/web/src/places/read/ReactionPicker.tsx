@@ -7,6 +7,7 @@ import {
   sided,
   signsWords,
   wordContext,
+  wornWords,
 } from '@aftersquall/core/body';
 import {
   allNames,
@@ -82,10 +83,13 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
       >
         <span>
           <b>
-            {reactionName(
-              map,
-              { id: ref.id, mirrored: Boolean(ref.mirrored) !== mirrored },
-              index.position.get(position.id),
+            {wornWords(
+              reactionName(
+                map,
+                { id: ref.id, mirrored: Boolean(ref.mirrored) !== mirrored },
+                index.position.get(position.id),
+              ),
+              apparel,
             )}
           </b>
           {feel && <span className={styles.feel}>{feel}</span>}

@@ -1,6 +1,7 @@
-import { landingWords, reactionName } from '@aftersquall/core/body';
+import { landingWords, reactionName, wornWords } from '@aftersquall/core/body';
 import { type GuardMap, type Position, reactionKey } from '@aftersquall/core/model';
 import { type TopOption } from '@aftersquall/core/read';
+import { useAppSelector } from '../../store/store.ts';
 import styles from './read.module.scss';
 
 interface Props {
@@ -14,6 +15,7 @@ interface Props {
 
 /** The same moment with the eyes of top: what hurts bottom most from here. */
 export function TopAnswers({ map, options, at, mirrored, onSee }: Props) {
+  const apparel = useAppSelector(({ settings }) => settings.apparel);
   const listed = options.filter((option) => option.listed);
   const rest = options.filter((option) => !option.listed);
   const list = (some: readonly TopOption[], label: string) => (
@@ -22,7 +24,10 @@ export function TopAnswers({ map, options, at, mirrored, onSee }: Props) {
         <li key={reactionKey(ref)} className={styles['top-card']}>
           <button type="button" onClick={() => onSee(reactionKey(ref))}>
             <b className="top">
-              {reactionName(map, { id: ref.id, mirrored: Boolean(ref.mirrored) !== mirrored }, at)}
+              {wornWords(
+                reactionName(map, { id: ref.id, mirrored: Boolean(ref.mirrored) !== mirrored }, at),
+                apparel,
+              )}
             </b>
             <span className={styles.hurt} title="1 minus the chance of bottom’s best answer">
               <span style={{ '--hurt': hurt } as object} aria-hidden />

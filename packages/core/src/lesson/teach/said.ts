@@ -1,6 +1,7 @@
 import { OUTCOME_WORDS } from '../../body/landingWords.ts';
 import { translateApparel } from '../../body/translateApparel.ts';
 import { holdWords, wordContext } from '../../body/words.ts';
+import { wornWords } from '../../body/wornWords.ts';
 import type { Hold } from '../../model/hold.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
 import type { Apparel } from '../../model/primitives.ts';
@@ -30,19 +31,6 @@ export const upper = (text: string): string => text && text[0]!.toUpperCase() + 
 /** Without what ends it. */
 export const bare = (text: string): string => text.trim().replace(/[.;,]+$/, '');
 
-const BARE_WORDS: readonly (readonly [RegExp, string])[] = [
-  [/\btrouser (?:cuff|leg)(s?)\b/gi, 'ankle$1'],
-  [/\bjacket(s?)\b/gi, 'shoulder$1'],
-  [/\b(?:sleeve|cuff)(s?)\b/gi, 'wrist$1'],
-  [/\blapels?\b/gi, 'chest'],
-  [/\bcollars?\b/gi, 'neck'],
-  [/\btrousers?\b/gi, 'ankles'],
-  // "Both trouser cuffs or ankles": one of them is enough then.
-  [/\b(\w+) or \1\b/gi, '$1'],
-];
-/** Words of cloth as what is under it, where there is none. */
-const inApparel = (text: string, apparel: Apparel): string =>
-  apparel === 'gi' ? text : BARE_WORDS.reduce((words, [cloth, body]) => words.replace(cloth, body), text);
 /** What has no meaning without the jacket. */
 const GI_ONLY = /\bgi\b|jacket|lapel|\bcloth\b|trouser/i;
 export const CLOTH = /sleeve|collar|lapel|cuff|belt|trouser|jacket|cloth/i;
@@ -90,7 +78,7 @@ export class Said {
     );
   }
 
-  toBottom = (text: string): string => inApparel(toBottom(text), this.apparel);
+  toBottom = (text: string): string => wornWords(toBottom(text), this.apparel);
 
   /** What top does: "sit back on the heels", said to bottom or to the partner. */
   verb(ref: ReactionRef, to: 'bottom' | 'partner' = 'bottom'): string {
@@ -99,21 +87,21 @@ export class Said {
     const turned = ref.mirrored ? (reaction?.shortMirrored ?? otherWay(name)) : name;
     const verb = plainVerb(turned);
     const own = to === 'bottom' ? toBottom(verb.replace(/\bthe own\b/g, 'their own')) : toPartner(verb);
-    return inApparel(own, this.apparel);
+    return wornWords(own, this.apparel);
   }
   they = (row: Row): string => `they ${this.verb(reactionOf(row)!)}`;
 
   /** How a reaction is felt and given here, on its side: in the look's own words, else in the catalogue's, turned. */
   reaction({ move }: Technique, ref: ReactionRef): { feel: string; script: string } {
     const { feel, script } = reactionWords(this.teach.map, move, ref);
-    const say = (text: string) => lower(bare(inApparel(text, this.apparel)));
+    const say = (text: string) => lower(bare(wornWords(text, this.apparel)));
     return { feel: say(toBottom(feel)), script: say(toPartner(script)) };
   }
 
   place(id: string): string {
     const position = this.teach.index.position.get(id);
     const name = position?.usual ?? position?.short ?? position?.name.replace(/ \(we [^)]*\)/, '') ?? id;
-    return inApparel(toBottom(name), this.apparel);
+    return wornWords(toBottom(name), this.apparel);
   }
   landing = (landing: Landing): string =>
     isOutcome(landing)
@@ -124,8 +112,8 @@ export class Said {
 
   name({ variant, name, move, at }: Technique): string {
     // "They sat by themselves: stand up": what calls for it is said already.
-    if (variant) return upper(inApparel(toBottom(name.replace(TRIGGER, '')), this.apparel));
-    const own = inApparel(toBottom(move.short ?? name), this.apparel);
+    if (variant) return upper(wornWords(toBottom(name.replace(TRIGGER, '')), this.apparel));
+    const own = wornWords(toBottom(move.short ?? name), this.apparel);
     return this.twins.has(move.id) ? `${own} from ${lower(this.place(at))}` : own;
   }
   /** "They sit back: underhook, come up": the reaction in front, unless the name says it already. */
@@ -198,7 +186,7 @@ export class Said {
       : own.length > 0
         ? `your ${held}`
         : held;
-    return inApparel(held ? `${who}; ${owned}` : who, this.apparel);
+    return wornWords(held ? `${who}; ${owned}` : who, this.apparel);
   }
   /** How the partner is who does nothing special. */
   still(id: string): string {
