@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** So many classes are offered, the next ones first. */
-const MOST = 8;
+const MAX_CLASSES_OFFERED = 8;
 
 /** Puts something of the map into a class, which opens with it. */
 export function AddToClass({ map, things, label }: Props) {
@@ -32,7 +32,7 @@ export function AddToClass({ map, things, label }: Props) {
       </Dropdown.Toggle>
       <Dropdown.Menu align="end">
         <Dropdown.Header>{label}</Dropdown.Header>
-        {offered.slice(0, MOST).map(({ id, name, when }) => (
+        {offered.slice(0, MAX_CLASSES_OFFERED).map(({ id, name, when }) => (
           <Dropdown.Item key={id} onClick={() => navigate(`${classAddress(id)}?add=${things.join(',')}`)}>
             {name}
             {when && <small className="soft"> {format(parseISO(when.date), 'd MMM')}</small>}

@@ -17,7 +17,7 @@ interface Found {
   read?: string;
 }
 
-const MOST = 12;
+const MAX_FOUND = 12;
 
 /** Everything in a map that has a name, with where it is shown. */
 function findable(map: GuardMap): Found[] {
@@ -82,7 +82,7 @@ export const addressIn = (place: string | undefined, map: GuardMap, { read, addr
 
 /** The best finds for what was typed, by any name a thing has. */
 export function find(map: GuardMap, typed: string): Found[] {
-  return searchLoosely(findable(map), typed, allNames).slice(0, MOST);
+  return searchLoosely(findable(map), typed, allNames).slice(0, MAX_FOUND);
 }
 
 /** Finds anything by any of its names and goes there. */

@@ -18,7 +18,7 @@ interface ClassGoal {
   fromLog: boolean;
 }
 
-const NOTHING: ClassGoal = {
+const EMPTY_GOAL: ClassGoal = {
   name: '',
   minutes: '60',
   people: '14',
@@ -33,11 +33,11 @@ const NOTHING: ClassGoal = {
 
 const slice = createSlice({
   name: 'classGoal',
-  initialState: NOTHING,
+  initialState: EMPTY_GOAL,
   reducers: {
     changeGoal: (goal, { payload }: PayloadAction<Partial<ClassGoal>>) => ({ ...goal, ...payload }),
     /** Begins anew, once a class has been made of what was typed. */
-    startGoal: () => NOTHING,
+    startGoal: () => EMPTY_GOAL,
   },
 });
 

@@ -14,7 +14,7 @@ interface Asked {
 /** The map as it is, to be laid beside. */
 export const PLAIN = 'plain';
 export const NO_CHANGES: Changes = WhatIfSchema.parse({});
-const NOTHING: Asked = { changes: NO_CHANGES, scenario: '', beside: '' };
+const NOTHING_ASKED: Asked = { changes: NO_CHANGES, scenario: '', beside: '' };
 
 const changesOf = ({
   id: _,
@@ -31,13 +31,13 @@ const slice = createSlice({
   initialState: {} as Record<string, Asked>,
   reducers: {
     changeWhatIf(state, { payload }: PayloadAction<{ map: string; changes: Partial<Changes> }>) {
-      const asked = state[payload.map] ?? NOTHING;
+      const asked = state[payload.map] ?? NOTHING_ASKED;
       state[payload.map] = { ...asked, changes: { ...asked.changes, ...payload.changes } };
     },
     /** Begins from a scenario, or from the map as it is. */
     beginFrom(state, { payload }: PayloadAction<{ map: string; scenario: Scenario | undefined }>) {
       const { scenario } = payload;
-      const asked = state[payload.map] ?? NOTHING;
+      const asked = state[payload.map] ?? NOTHING_ASKED;
       state[payload.map] = {
         ...asked,
         changes: scenario ? changesOf(scenario) : NO_CHANGES,
@@ -45,7 +45,7 @@ const slice = createSlice({
       };
     },
     layBeside(state, { payload }: PayloadAction<{ map: string; beside: string }>) {
-      state[payload.map] = { ...(state[payload.map] ?? NOTHING), beside: payload.beside };
+      state[payload.map] = { ...(state[payload.map] ?? NOTHING_ASKED), beside: payload.beside };
     },
   },
 });
@@ -65,4 +65,4 @@ export const { changeWhatIf, beginFrom, layBeside } = slice.actions;
 export const selectAsked =
   (map: string) =>
   (state: { whatIf: Record<string, Asked> }): Asked =>
-    state.whatIf[map] ?? NOTHING;
+    state.whatIf[map] ?? NOTHING_ASKED;

@@ -7,7 +7,7 @@ import { type Field, HEAD, partsOf } from './fields.ts';
 import { entityKind, listIn } from './lists.ts';
 
 /** So many things are named in one line; more are counted. */
-const MOST = 3;
+const MAX_NAMED = 3;
 const LONGEST_VALUE = 40;
 
 /**
@@ -17,8 +17,8 @@ const LONGEST_VALUE = 40;
 export function describeChange(document: AnyDocument, command: Command, inverse: Command): string {
   const words = [...new Set(phrases(document, command, inverse))];
   if (words.length === 0) return 'nothing';
-  return words.length > MOST
-    ? `${words.slice(0, MOST - 1).join(', ')} and ${words.length - MOST + 1} more`
+  return words.length > MAX_NAMED
+    ? `${words.slice(0, MAX_NAMED - 1).join(', ')} and ${words.length - MAX_NAMED + 1} more`
     : joinWords(words);
 }
 

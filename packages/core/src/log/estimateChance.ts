@@ -20,7 +20,7 @@ export interface ChanceEstimate {
 export const PRIOR_TRIALS = 6;
 /** Half the width of an interval that is narrow enough. */
 const ENOUGH = 0.1;
-const MOST = 1000;
+const MAX_TRIES_ASKED = 1000;
 
 /** What a chance is, from the coach's guess and what was tried against resistance. */
 export function estimateChance(
@@ -44,8 +44,8 @@ function trialsToGo({ mean }: Belief, weight: number): number {
     const { low, high } = betaPosterior({ mean, weight: weight + more }, { successes: 0, failures: 0 });
     return (high - low) / 2 <= ENOUGH;
   };
-  let [few, many] = [0, MOST];
-  if (!narrow(many)) return MOST;
+  let [few, many] = [0, MAX_TRIES_ASKED];
+  if (!narrow(many)) return MAX_TRIES_ASKED;
   while (few < many) {
     const middle = Math.floor((few + many) / 2);
     if (narrow(middle)) many = middle;

@@ -20,7 +20,7 @@ export interface Evidence extends ChanceEstimate {
   full: Tally;
 }
 
-const NOTHING: Tally = { worked: 0, tried: 0 };
+const NO_TRIES: Tally = { worked: 0, tried: 0 };
 const added = (a: Tally, b: Tally): Tally => ({ worked: a.worked + b.worked, tried: a.tried + b.tried });
 
 /**
@@ -32,7 +32,7 @@ export function evidenceOf(map: GuardMap, practice: Practice, priorTrials = PRIO
   const tallies = new Map<string, { light: Tally; full: Tally }>();
   for (const { exchange, resistance, worked, tried } of practice.trials) {
     if (resistance !== 'light' && resistance !== 'full') continue;
-    const known = tallies.get(exchange) ?? { light: NOTHING, full: NOTHING };
+    const known = tallies.get(exchange) ?? { light: NO_TRIES, full: NO_TRIES };
     tallies.set(exchange, { ...known, [resistance]: added(known[resistance], { worked, tried }) });
   }
   const rows = [...tallies].flatMap(([id, { light, full }]): Evidence[] => {

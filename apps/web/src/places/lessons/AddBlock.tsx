@@ -15,7 +15,7 @@ interface Addable {
   wanted: Wanted | 'water';
 }
 
-const MOST = 10;
+const MAX_ANSWERS_OFFERED = 10;
 /** What is no part of the map; offered before anything is typed. */
 const PLAIN: readonly Addable[] = [
   { key: 'water', name: 'Water', aliases: [], what: 'a minute', wanted: 'water' },
@@ -82,7 +82,7 @@ export function AddBlock({ map, busy, onAdd }: Props) {
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState('');
   const all = useMemo(() => (open ? addable(map) : []), [map, open]);
-  const found = typed.trim() === '' ? PLAIN : searchNames(all, typed, allNames).slice(0, MOST);
+  const found = typed.trim() === '' ? PLAIN : searchNames(all, typed, allNames).slice(0, MAX_ANSWERS_OFFERED);
   const pick = (place: number) => {
     const one = found[place];
     if (!one) return;

@@ -6,13 +6,15 @@ import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
 import styles from './log.module.scss';
 
 /** So many faults are offered. */
-const MOST = 7;
+const MAX_FAULTS_OFFERED = 7;
 
 /** A fault that was seen and not tapped: found by its words or by what it is a fault of. */
 export function FaultForm({ map, onFault }: { map: GuardMap; onFault: (fault: SeenFault) => void }) {
   const [typed, setTyped] = useState('');
   const faults = useMemo(() => everyFault(map), [map]);
-  const found = typed ? matchSorter(faults, typed, { keys: ['fault', 'name'] }).slice(0, MOST) : [];
+  const found = typed
+    ? matchSorter(faults, typed, { keys: ['fault', 'name'] }).slice(0, MAX_FAULTS_OFFERED)
+    : [];
   return (
     <div className={styles.try}>
       <ChoiceSearch

@@ -12,7 +12,7 @@ import { lineOf } from './logPart.ts';
 import { RollForm, rollDraft, type Trial } from './RollForm.tsx';
 
 /** So many answers are offered. */
-const MOST = 7;
+const MAX_ANSWERS_OFFERED = 7;
 
 interface Props {
   map: GuardMap;
@@ -38,7 +38,9 @@ export function TryForm({ map, club, present, session, onTries }: Props) {
   /** Whoever asks for another try types on. */
   const [another, setAnother] = useState(false);
   const [chosen, setChosen] = useState<(typeof lines)[number]>();
-  const found = typed ? matchSorter(lines, typed, { keys: ['move', 'line', 'meets'] }).slice(0, MOST) : [];
+  const found = typed
+    ? matchSorter(lines, typed, { keys: ['move', 'line', 'meets'] }).slice(0, MAX_ANSWERS_OFFERED)
+    : [];
   const people = present.length > 0 ? present : (club?.athletes ?? []);
   const someone = people.find(({ id }) => id === athlete);
   const trial = { resistance, ...(someone && { athlete: { id: someone.id, alias: someone.alias } }) };

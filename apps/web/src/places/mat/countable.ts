@@ -3,7 +3,7 @@ import { type Block, type ClassPlan, type GuardMap, indexMap, type SeenFault } f
 
 type Link = Extract<Block, { links: unknown }>['links'][number];
 /** As many as have room on the wall. */
-const MOST = 6;
+const MAX_COUNTABLE = 6;
 
 /** What can be tried in a block: what it drills; where it is played, what the class teaches. Each exchange once. */
 export function triedIn(plan: ClassPlan, block: Block): Link[] {
@@ -23,5 +23,5 @@ export function faultsIn(map: GuardMap | undefined, plan: ClassPlan, block: Bloc
   ];
   const positions = [...new Set(moves.map((id) => index.move.get(id)!.position))];
   const mechanics = block.kind === 'move' && block.mechanic ? [block.mechanic] : [];
-  return faultsOf(map, { moves, positions, mechanics }).slice(0, MOST);
+  return faultsOf(map, { moves, positions, mechanics }).slice(0, MAX_COUNTABLE);
 }

@@ -42,7 +42,7 @@ import { TopAnswers } from './TopAnswers.tsx';
 import { Trail } from './Trail.tsx';
 import { WhereWeAre } from './WhereWeAre.tsx';
 
-const NOTHING: Moment = { holds: [], topHolds: [], signs: {} };
+const EMPTY_MOMENT: Moment = { holds: [], topHolds: [], signs: {} };
 
 /** "I hold these, they did that: what now?" — a position or a moment, a reaction, answers, each one tap. */
 export function ReadPlace() {
@@ -54,7 +54,7 @@ export function ReadPlace() {
   const [params, set] = useAddress();
   const index = indexMap(map);
   const byHolds = params.get('by') === 'holds';
-  const [moment, setMoment] = useState<Moment>(NOTHING);
+  const [moment, setMoment] = useState<Moment>(EMPTY_MOMENT);
   const position = byHolds ? undefined : index.position.get(params.get('at') ?? '');
   const mirrored = params.get('side') === 'other';
   const met = params.get('met') ?? '';

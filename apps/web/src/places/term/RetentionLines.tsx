@@ -7,7 +7,7 @@ const WIDTH = 220;
 const HEIGHT = 30;
 const DOT = 2.5;
 /** Everything from half kept to all of it is drawn. */
-const LEAST = 0.5;
+const MIN_RETENTION_DRAWN = 0.5;
 
 /** How much of every move is kept over the term, as small lines on one scale; what fades in the end first. */
 export function RetentionLines({ lines }: { lines: readonly RetentionLine[] }) {
@@ -20,7 +20,10 @@ export function RetentionLines({ lines }: { lines: readonly RetentionLine[] }) {
   const days = Math.max(1, differenceInDays(parseISO(last), parseISO(first)));
   const x = (date: string) =>
     (differenceInDays(parseISO(date), parseISO(first)) / days) * (WIDTH - 2 * DOT) + DOT;
-  const y = (kept: number) => HEIGHT - 3 - ((Math.max(LEAST, kept) - LEAST) / (1 - LEAST)) * (HEIGHT - 6);
+  const y = (kept: number) =>
+    HEIGHT -
+    3 -
+    ((Math.max(MIN_RETENTION_DRAWN, kept) - MIN_RETENTION_DRAWN) / (1 - MIN_RETENTION_DRAWN)) * (HEIGHT - 6);
   const path = line<RetentionLine['points'][number]>(
     ({ date }) => x(date),
     ({ kept }) => y(kept),

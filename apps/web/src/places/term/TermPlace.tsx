@@ -27,7 +27,7 @@ import { TermForm } from './TermForm.tsx';
 import styles from './term.module.scss';
 
 const NONE: DatedClass[] = [];
-const NOTHING: TermStory = { classes: [], lines: [] };
+const EMPTY_STORY: TermStory = { classes: [], lines: [] };
 
 /** The term: classes on their days, what each stands on and brings back, and how much of every move is kept. */
 export function TermPlace() {
@@ -44,7 +44,7 @@ export function TermPlace() {
       return lesson ? [{ id, ...when, lesson, recorded: isRecorded(plan) }] : [];
     });
     const last = classes.at(-1)?.when.date;
-    return last ? tellTerm(map, lessons, { days, until: isoDay(addDays(parseISO(last), 14)) }) : NOTHING;
+    return last ? tellTerm(map, lessons, { days, until: isoDay(addDays(parseISO(last), 14)) }) : EMPTY_STORY;
   }, [map, classes, days, isRecorded]);
   const [params, set] = useAddress();
   const picked = params.get('class') ?? undefined;

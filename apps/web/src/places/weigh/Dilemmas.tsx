@@ -7,7 +7,7 @@ import { mixWords } from './planWords.ts';
 import styles from './weigh.module.scss';
 
 /** So many are listed. */
-const MOST = 30;
+const MAX_DILEMMAS_LISTED = 30;
 
 interface Props {
   map: GuardMap;
@@ -32,7 +32,7 @@ export function Dilemmas({ map, weighing, onPick }: Props) {
         </p>
       )}
       <ol className="list-unstyled" aria-label="Dilemmas">
-        {found.slice(0, MOST).map((dilemma) => (
+        {found.slice(0, MAX_DILEMMAS_LISTED).map((dilemma) => (
           <Line
             key={`${dilemma.position} ${dilemma.look} ${dilemma.moves.map(({ what }) => what).join(' ')}`}
             map={map}

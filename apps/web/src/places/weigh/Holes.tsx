@@ -19,12 +19,12 @@ import type { useWhatIf } from './useWhatIf.ts';
 import styles from './weigh.module.scss';
 
 /** So many are listed of each kind. */
-const MOST = 20;
+const MAX_HOLES_LISTED = 20;
 /** So many slopes and drills are listed. */
 const SLOPES = 5;
 const DRILLS = 8;
 /** A stake below this shows as nothing. */
-const LEAST = 0.0005;
+const MIN_STAKE_SHOWN = 0.0005;
 /** So many proposals stand beside a hole. */
 const PROPOSALS = 2;
 
@@ -42,8 +42,8 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
   const index = indexMap(map);
   const { holes: exact, done } = useExactHoles(map, options);
   const holes = (settled && exact) || weighing.holes;
-  const costly = holes.filter(({ stake }) => stake >= LEAST);
-  const rest = holes.filter(({ stake }) => stake < LEAST);
+  const costly = holes.filter(({ stake }) => stake >= MIN_STAKE_SHOWN);
+  const rest = holes.filter(({ stake }) => stake < MIN_STAKE_SHOWN);
   const askChance = (exchange: string, chance: number) => {
     const { chances } = asked.whatIf;
     if (!chances.some((one) => one.exchange === exchange))
@@ -63,11 +63,11 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
           aria-label="Holes solved for exactly"
         />
       )}
-      <HoleList map={map} holes={costly.slice(0, MOST)} />
+      <HoleList map={map} holes={costly.slice(0, MAX_HOLES_LISTED)} />
       {rest.length > 0 && (
         <details className="mb-3">
           <summary>{rest.length} more where an answer would bring nothing</summary>
-          <HoleList map={map} holes={rest.slice(0, MOST)} />
+          <HoleList map={map} holes={rest.slice(0, MAX_HOLES_LISTED)} />
         </details>
       )}
       <h2>What a minute of drilling is worth</h2>

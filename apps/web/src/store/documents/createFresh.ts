@@ -4,7 +4,7 @@ import { api, type Refusal, refusalOf } from '../api.ts';
 import type { AppThunk } from '../store.ts';
 
 /** So many ids are tried before the refusal is believed. */
-const MOST = 20;
+const MAX_ID_TRIES = 20;
 
 /**
  * Keeps a new document on the server under the id it brings, or one made of that where it is taken. Those known to be
@@ -18,7 +18,7 @@ export const createFresh =
   ): AppThunk<Promise<{ id: string; refusal?: undefined } | { refusal: Refusal }>> =>
   async (dispatch) => {
     const passed = new Set(taken);
-    for (let left = MOST; ; left--) {
+    for (let left = MAX_ID_TRIES; ; left--) {
       const id = passed.has(document.id) ? freshId(document.id, passed) : document.id;
       const { data, error } = await dispatch(
         api.endpoints.createDocument.initiate({ params: { kind }, body: { ...document, id } }),

@@ -159,7 +159,7 @@ export const changeDocument =
   };
 
 /** What undoes a change that needs no undoing here. */
-const NOTHING = batch([]);
+const EMPTY_BATCH = batch([]);
 
 const freshKey = ({ device, newKey }: Engine): string => changeKey(device.name(), newKey());
 
@@ -337,7 +337,9 @@ const arrived =
     if (waits() && sessionOf(getState(), address)!.revision === revision - 1) {
       // Nobody has made one between: the server has made just this.
       const at = new Date().toISOString();
-      dispatch(receive(address, { revision, key, who, at, command: commandOf(commands), inverse: NOTHING }));
+      dispatch(
+        receive(address, { revision, key, who, at, command: commandOf(commands), inverse: EMPTY_BATCH }),
+      );
     }
     if ((sessionOf(getState(), address)?.revision ?? 0) < revision || waits())
       await dispatch(catchUp(address));

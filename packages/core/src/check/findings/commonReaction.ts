@@ -7,7 +7,7 @@ import { signOf } from '../../model/signs.ts';
 import type { Check, Finding } from '../finding.ts';
 
 /** So many positions like this one must list a reaction, and so great a share of them, before it counts as common. */
-const LEAST = 3;
+const MIN_ALIKE_POSITIONS = 3;
 const SHARE = 0.75;
 
 const listed = remember(
@@ -38,7 +38,9 @@ const findCommon = remember(
       const counts = new Map<string, number>();
       for (const { id } of group)
         for (const met of lists.get(id)!) counts.set(met, (counts.get(met) ?? 0) + 1);
-      const common = [...counts].filter(([, count]) => count >= LEAST && count >= SHARE * (group.length - 1));
+      const common = [...counts].filter(
+        ([, count]) => count >= MIN_ALIKE_POSITIONS && count >= SHARE * (group.length - 1),
+      );
       if (common.length === 0) return [];
       return group.flatMap((position): Finding[] => {
         const own = lists.get(position.id)!;

@@ -2,13 +2,13 @@ import { doseSeconds } from '../../model/dose.ts';
 import type { Check, Finding } from '../finding.ts';
 
 /** A movement of the set-up is given this long at most, seconds. Common practice, no published source. */
-const MOST = 120;
+const MAX_DOSE_SECONDS = 120;
 
 /** A movement whose dose cannot be done in the time that a set-up has for one. */
 export const doseTooLong: Check = ({ mechanics }) =>
   mechanics.flatMap(({ id, name, dose = '' }): Finding[] => {
     const seconds = doseSeconds(dose);
-    if (seconds === undefined || seconds <= MOST) return [];
+    if (seconds === undefined || seconds <= MAX_DOSE_SECONDS) return [];
     return [
       {
         code: 'dose-too-long',

@@ -7,7 +7,7 @@ import { remember } from '../../model/remember.ts';
 import type { Check, Finding } from '../finding.ts';
 
 /** The same words in more places than this say nothing of any of them. */
-const MOST = 2;
+const MAX_PLACES_ALIKE = 2;
 
 /** The same cue, feel or script in many places: written once and copied, it is true of one of them at most. */
 export const repeatedWords: Check = ({ reactions, mechanics, positions, moves }) =>
@@ -53,7 +53,7 @@ function count(said: Said, text: string | undefined, place: Place): void {
 
 const findingsOf = (what: string, said: Said): Finding[] =>
   [...said]
-    .filter(([, places]) => places.length > MOST)
+    .filter(([, places]) => places.length > MAX_PLACES_ALIKE)
     .map(
       ([text, places]): Finding => ({
         code: 'repeated-words',

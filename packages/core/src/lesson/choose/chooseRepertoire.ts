@@ -70,7 +70,7 @@ const NEVER = -1e6;
 /** A reaction that top gives less often than this is no link of the lesson. */
 const LEAST_SHARE = 0.05;
 /** A gain below this is none. */
-const NOTHING = 0.002;
+const MIN_GAIN_POINTS = 0.002;
 
 /**
  * What to teach from a root: the connected set of new moves that a round from there is worth most with, none above the
@@ -168,7 +168,7 @@ export function chooseRepertoire(
       const open = ready.length > 0 ? ready : usable.length > 0 ? usable : [...left];
       const value = (more: readonly string[]) => repertoire.value(new Set([...done, ...more]));
       const rated = open.map((id) => ({ id, now: value([id]), later: 0 }));
-      if (rated.every(({ now }) => now - before < NOTHING))
+      if (rated.every(({ now }) => now - before < MIN_GAIN_POINTS))
         for (const one of rated) {
           const follow = [...left].filter((id) => id !== one.id);
           one.later = Math.max(one.now, ...follow.map((id) => value([one.id, id])));
@@ -212,7 +212,7 @@ export function chooseRepertoire(
     for (const { id, position } of candidates) {
       if (all.has(id) || !places.has(position)) continue;
       const adds = repertoire.value(new Set([...all, id])) - value;
-      if (adds > NOTHING && (!best || adds > best.adds)) best = { move: id, adds };
+      if (adds > MIN_GAIN_POINTS && (!best || adds > best.adds)) best = { move: id, adds };
     }
     return best;
   }

@@ -21,7 +21,7 @@ interface Returning extends ReturnOf {
 }
 
 /** So many answers are still one flow that people keep in mind. */
-const MOST = 4;
+const MAX_FLOW_ANSWERS = 4;
 
 /**
  * What comes back first in a class, as one flow: each answer in turn, twice over, as many of those given as the time holds.
@@ -39,7 +39,8 @@ export function returnBlocks(
     const move = written && index.move.get(written.move);
     if (!written || !move || !may(written) || flow.some((other) => other.move === move)) continue;
     const longer = [...flow, { ...one, written, move }];
-    if (longer.length > MOST || blockTime(flowOf(map, longer, sides), room).total > budget) continue;
+    if (longer.length > MAX_FLOW_ANSWERS || blockTime(flowOf(map, longer, sides), room).total > budget)
+      continue;
     flow = longer;
   }
   if (flow.length === 0) return { blocks: [], returned: [], seconds: 0 };

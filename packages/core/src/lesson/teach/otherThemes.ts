@@ -13,7 +13,7 @@ export interface OtherTheme {
   moves: string[];
 }
 
-const MOST = 2;
+const MAX_OTHER_THEMES = 2;
 
 /** The next themes from the same start, the best first: each about another attack, or another answer to what spoils it. */
 export function otherThemes(request: LessonRequest): OtherTheme[] {
@@ -30,7 +30,7 @@ export function otherThemes(request: LessonRequest): OtherTheme[] {
   const others: OtherTheme[] = [];
   for (const theme of themes.slice(1)) {
     const about = aboutOf(theme);
-    if (seen.has(about) || others.length === MOST) continue;
+    if (seen.has(about) || others.length === MAX_OTHER_THEMES) continue;
     seen.add(about);
     others.push({
       aim: themeAim(said, theme.taught),

@@ -35,7 +35,7 @@ interface Beside {
   most?: number | undefined;
 }
 
-const MOST = 3;
+const MAX_PROPOSALS = 3;
 /** A fault that was seen asks for a class as much as so many answers that fade. */
 const FAULT_WEIGHT = 2;
 
@@ -47,7 +47,7 @@ const FAULT_WEIGHT = 2;
  */
 export function proposeClasses(
   request: Omit<LessonRequest, 'root'>,
-  { last, without = [], most = MOST }: Beside = {},
+  { last, without = [], most = MAX_PROPOSALS }: Beside = {},
 ): Proposal[] {
   const proposals: Proposal[] = [];
   const { position } = indexMap(request.map);

@@ -10,19 +10,19 @@ import { placeIn, reactionOf } from './technique.ts';
 const SHOWN = 30;
 const LONGEST = 37;
 /** Back to the beginning of the chain, s. */
-const RESET = 12;
-const TURN = 140;
-const LEAST = 3;
+const RESET_SECONDS = 12;
+const TURN_SECONDS = 140;
+const MIN_REPS = 3;
 
 /** A chain in one go, from its first place to its end, through what fails on the way. */
 export function wholeWay(room: Room, { steps }: ThemeChain, wish: number): Block {
   const { teach, said, turns, change } = room;
   const moved = steps.reduce(
     (sum, { technique, row }) => sum + exchangeSeconds(technique.move, row.exchange),
-    RESET,
+    RESET_SECONDS,
   );
   const rep = Math.min(LONGEST, Math.round(moved * PACE[teach.request.level]));
-  const reps = Math.max(LEAST, Math.min(wish, Math.floor(TURN / rep)));
+  const reps = Math.max(MIN_REPS, Math.min(wish, Math.floor(TURN_SECONDS / rep)));
   const doing = steps.map(({ technique, row, fails, waits }) => {
     const name = lower(said.name(technique));
     const place = placeIn(row.otherwise) ?? technique.at;

@@ -24,7 +24,7 @@ export interface BodyFit {
 
 /** A difference is none below this share of what is asked anyway, nor below so much. */
 const SHARE = 0.15;
-const LEAST = 2.5;
+const MIN_PULL_SIGMAS = 2.5;
 
 /** How much harder or easier a position gets for other bodies: posed again from the average pose, so that only the bodies differ. */
 export function bodyFit(
@@ -40,7 +40,7 @@ export function bodyFit(
     const builds = OTHER_BUILDS[build];
     const fitted = solvePose(position, { start, builds });
     const more = fitted.energy - average;
-    const counts = Math.abs(more) > Math.max(LEAST, SHARE * average);
+    const counts = Math.abs(more) > Math.max(MIN_PULL_SIGMAS, SHARE * average);
     return {
       build,
       energy: fitted.energy,

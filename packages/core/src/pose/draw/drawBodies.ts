@@ -51,7 +51,7 @@ const FOLD = { own: 0.03, other: 0.016 } as const;
 
 const ZONE = { cloth: 0, skin: 1, hair: 2, belt: 3, lapel: 4 } as const;
 const ZONES = 8;
-const NOTHING = -1;
+const NO_SURFACE = -1;
 
 /** Draws a pose as it is seen from somewhere: silhouettes, skin, hair, belts, two tones, and lines where depth jumps. */
 export function drawBodies(scene: PoseScene, view: View, options: DrawOptions = {}): DrawnBodies {
@@ -136,7 +136,7 @@ function shadeOf(
   const { width, height, left, top, scale } = frame;
   const { right, up, towards } = axes;
   const { centres } = flesh;
-  const zones = new Int8Array(width * height).fill(NOTHING);
+  const zones = new Int8Array(width * height).fill(NO_SURFACE);
   const light = new Float32Array(width * height);
   const from = unit(addScaled(addScaled(scaled(towards, 0.55), up, 0.75), right, -0.45));
   for (const i of filled) {
@@ -246,7 +246,7 @@ function foldsOf(
   filled: Int32Array,
 ) {
   const parted = (i: number, j: number) => {
-    if (zones[i] === NOTHING || zones[j] === NOTHING) return false;
+    if (zones[i] === NO_SURFACE || zones[j] === NO_SURFACE) return false;
     const front = depth[i]! > depth[j]! ? i : j;
     if (whoOf(zones[front]!) !== who) return false;
     if (whoOf(zones[i]!) !== whoOf(zones[j]!)) return true;

@@ -27,7 +27,7 @@ export interface Dilemma {
 }
 
 /** Less than this over the best single move is no dilemma, points. */
-const LEAST = 0.005;
+const MIN_DILEMMA_POINTS = 0.005;
 
 /**
  * Pairs and triples of moves in one look that are worth more together than the best of them alone; a triple only where
@@ -46,13 +46,13 @@ export function findDilemmas({ positions }: Pick<Weighing, 'positions'>): Dilemm
           );
         const found = subsets(moves.length, 2).flatMap((rows) => {
           const solved = judge(rows);
-          return solved.value - solved.single > LEAST ? [{ rows, solved }] : [];
+          return solved.value - solved.single > MIN_DILEMMA_POINTS ? [{ rows, solved }] : [];
         });
         const worth = (rows: readonly number[]) => judge(rows).value;
         for (const rows of subsets(moves.length, 3)) {
           const pairs = rows.map((_, i) => rows.toSpliced(i, 1));
           const solved = judge(rows);
-          if (solved.value > Math.max(...pairs.map(worth)) + LEAST) found.push({ rows, solved });
+          if (solved.value > Math.max(...pairs.map(worth)) + MIN_DILEMMA_POINTS) found.push({ rows, solved });
         }
         return found.map(({ rows, solved }): Dilemma => {
           const shares = timing === 'seen' ? chosen(rows.length, solved.reply) : solved.row;

@@ -96,7 +96,7 @@ export function weighMap(map: GuardMap, options: WeighOptions = {}, start?: read
 }
 
 /** So many of the longest lists are sent. */
-const MOST = 60;
+const MAX_ROWS_SENT = 60;
 
 /** A plan of a weighed map with all that follows from it, as two of a level play it. */
 export function describeWeighing(
@@ -137,8 +137,8 @@ export function describeWeighing(
     visits: Object.fromEntries(played.visits),
     worths: exchangeWorths(map, played),
     holes: findHoles(solution, played),
-    sensitivity: slopes.slice(0, MOST),
-    drills: drillWorths(map, game, slopes).slice(0, MOST),
+    sensitivity: slopes.slice(0, MAX_ROWS_SENT),
+    drills: drillWorths(map, game, slopes).slice(0, MAX_ROWS_SENT),
     odds: outcomeOdds(played),
     guessed: guessedShare(map, played.visits),
   };

@@ -34,7 +34,7 @@ const HOLES = 3;
 /** So many of the positions where rounds start most are tried for the best way. */
 const STARTS = 6;
 /** Less than this is nothing to speak of, points of a round. */
-const LEAST = 0.0005;
+const MIN_POINTS_TOLD = 0.0005;
 
 /**
  * The story of a round, of the whole map or of one system: from where rounds start in it, else from where it is come to.
@@ -75,7 +75,7 @@ export function tellRound(
         .map(({ s }) => map.positions[s]!.id),
     ),
     hurts: hurts(),
-    hole: hole && hole.stake >= LEAST ? hole : undefined,
+    hole: hole && hole.stake >= MIN_POINTS_TOLD ? hole : undefined,
   };
 
   /** The moves that bring most as it is played, taken away one at a time. */
@@ -90,7 +90,7 @@ export function tellRound(
         const without = solveMap(map, { ...options, forbiddenMoves }, solution.values);
         return { move, loss: at(play.values) - at(playMap(without, play.level).values) };
       })
-      .filter(({ loss }) => loss >= LEAST)
+      .filter(({ loss }) => loss >= MIN_POINTS_TOLD)
       .sort((a, b) => b.loss - a.loss || (a.move < b.move ? -1 : 1))
       .slice(0, SAID);
   }
@@ -111,7 +111,7 @@ export function tellRound(
         const reaction = own[look]!.reactions[r];
         const whole = looks.get(`${s} ${look}`)!;
         const cost = rate * (whole.brought / whole.rate) - brought;
-        if (!reaction || !(cost >= LEAST)) return [];
+        if (!reaction || !(cost >= MIN_POINTS_TOLD)) return [];
         return [{ position: position.id, look: own[look]!.look.id, reaction, rate, cost }];
       })
       .sort((a, b) => b.cost - a.cost)

@@ -49,7 +49,7 @@ export const BoardCellView = memo(function BoardCellView(props: Props) {
       data-column={props.column}
     >
       {cell.kind === 'hole' && <span className={styles['gap-mark']}>no answer</span>}
-      {cell.kind === 'hole' && stake !== undefined && stake >= LEAST && (
+      {cell.kind === 'hole' && stake !== undefined && stake >= MIN_STAKE_SHOWN && (
         <span className={styles['cell-foot']}>costs {pointsText(stake, 3)}</span>
       )}
       {cell.kind === 'answer' && (
@@ -88,7 +88,7 @@ const sameContent = (a: BoardCell, b: BoardCell): boolean =>
     : a.kind === b.kind;
 
 /** A stake below this shows as nothing. */
-const LEAST = 0.0005;
+const MIN_STAKE_SHOWN = 0.0005;
 
 function worthWords({ cell, rate, worth, stake }: Props): string | undefined {
   if (cell.kind === 'hole' && stake !== undefined) return `Costs ${pointsText(stake, 3)} points a round`;

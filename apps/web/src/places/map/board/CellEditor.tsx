@@ -23,7 +23,7 @@ interface Props {
   onCommit: (after: Leaving) => void;
 }
 
-const MOST = 7;
+const MAX_OFFERS = 7;
 
 /**
  * Where an answer is typed: "two on one 70% else knee line 8s". Names are proposed as they are typed; a hole also
@@ -178,7 +178,7 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
 
 /** The first proposals, and the position yet to be made, which stands last. */
 const withinReach = (all: readonly Proposal[]): Proposal[] =>
-  all.length <= MOST ? [...all] : [...all.slice(0, MOST - 1), all.at(-1)!];
+  all.length <= MAX_OFFERS ? [...all] : [...all.slice(0, MAX_OFFERS - 1), all.at(-1)!];
 
 /** What the text becomes when it is kept as it stands, or why it would not be. */
 function Meant({ meant }: { meant: ReturnType<typeof readAnswer> }) {

@@ -56,7 +56,7 @@ export interface Board {
   holes: number;
 }
 
-const NOTHING: BoardColumn = { key: 'none', reaction: 'none', name: 'Nothing: top is late' };
+const TOP_DOES_NOTHING: BoardColumn = { key: 'none', reaction: 'none', name: 'Nothing: top is late' };
 
 /** Positions and their moves down, reactions across, for a system or the whole map. */
 export function boardOf(
@@ -97,7 +97,7 @@ function tableRows(map: GuardMap, position: Position, columns: readonly BoardCol
 /** What top is known to do in a position: look by look, so that what is answered together stands together. */
 function tableColumns(map: GuardMap, position: Position): BoardColumn[] {
   const used = position.looks.flatMap((look) => reactionsAt(map, position, look));
-  return [NOTHING, ...named(map, used, position)];
+  return [TOP_DOES_NOTHING, ...named(map, used, position)];
 }
 
 /** What top is known to do anywhere, in the order of the groups of reactions. */
@@ -111,7 +111,7 @@ function gridColumns(map: GuardMap, positions: readonly Position[]): BoardColumn
   const used = positions.flatMap((position) =>
     position.looks.flatMap((look) => reactionsAt(map, position, look)),
   );
-  return [NOTHING, ...named(map, used).sort((a, b) => rank(a.reaction) - rank(b.reaction))];
+  return [TOP_DOES_NOTHING, ...named(map, used).sort((a, b) => rank(a.reaction) - rank(b.reaction))];
 }
 
 /** What is listed for a look, and what its moves answer besides. */

@@ -2,7 +2,7 @@ import type { BookChange } from '@aftersquall/core/formats';
 
 const WORDS: Record<BookChange['change'], string> = { new: 'new', changed: 'changed', gone: 'taken out' };
 /** So many names are listed of each. */
-const MOST = 12;
+const MAX_NAMES_LISTED = 12;
 
 /** How many things of each kind are new, changed or taken out, and the first of them by name. */
 export function BookChanges({ changes }: { changes: readonly BookChange[] }) {
@@ -25,8 +25,8 @@ export function BookChanges({ changes }: { changes: readonly BookChange[] }) {
             {names.length > 0 && (
               <span className="soft">
                 {' '}
-                {names.slice(0, MOST).join(', ')}
-                {names.length > MOST && ` and ${names.length - MOST} more`}
+                {names.slice(0, MAX_NAMES_LISTED).join(', ')}
+                {names.length > MAX_NAMES_LISTED && ` and ${names.length - MAX_NAMES_LISTED} more`}
               </span>
             )}
           </li>

@@ -10,7 +10,7 @@ interface Props {
 }
 
 /** So many mistakes are listed. */
-const MOST = 50;
+const MAX_ERRORS_LISTED = 50;
 
 /** What files of a guard book would change in the map, before anything is changed; or what is wrong in them, and where. */
 export function BookDialog({ map, files, onHide }: Props) {
@@ -30,7 +30,7 @@ export function BookDialog({ map, files, onHide }: Props) {
       {errors.length > 0 && <Errors errors={errors} />}
       {errors.length === 0 && issues.length > 0 && (
         <ul aria-label="What leads nowhere" className="hazard">
-          {issues.slice(0, MOST).map(({ path, message, at }) => (
+          {issues.slice(0, MAX_ERRORS_LISTED).map(({ path, message, at }) => (
             <li key={`${path.join('.')} ${message}`}>
               <code>{places.get(at) ?? 'in the map'}</code> {message} (in the {at})
             </li>
@@ -55,7 +55,7 @@ export function BookDialog({ map, files, onHide }: Props) {
 function Errors({ errors }: { errors: readonly BookError[] }) {
   return (
     <ol aria-label="Mistakes" className="list-unstyled">
-      {errors.slice(0, MOST).map(({ file, line, column, message }) => (
+      {errors.slice(0, MAX_ERRORS_LISTED).map(({ file, line, column, message }) => (
         <li key={`${file} ${line} ${column} ${message}`} className="mb-1">
           <code>
             {file}:{line}:{column}
@@ -63,7 +63,7 @@ function Errors({ errors }: { errors: readonly BookError[] }) {
           {message}
         </li>
       ))}
-      {errors.length > MOST && <li>and {errors.length - MOST} more</li>}
+      {errors.length > MAX_ERRORS_LISTED && <li>and {errors.length - MAX_ERRORS_LISTED} more</li>}
     </ol>
   );
 }

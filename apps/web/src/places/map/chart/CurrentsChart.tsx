@@ -23,8 +23,8 @@ interface Props {
   onSystem: (system: string) => void;
 }
 
-const LEAST = 0.08;
-const MOST = 2;
+const MIN_SCALE = 0.08;
+const MAX_SCALE = 2;
 /** Below this a card cannot be read, so a big chart opens at its entries instead of whole. */
 const READABLE = 0.62;
 /** Below this pictures are specks: the names stand alone, larger. */
@@ -57,7 +57,7 @@ export function CurrentsChart(props: Props) {
   useEffect(() => {
     if (!svg.current) return;
     behavior.current = zoom<SVGSVGElement, unknown>()
-      .scaleExtent([LEAST, MOST])
+      .scaleExtent([MIN_SCALE, MAX_SCALE])
       .on('zoom', ({ transform }) => setView({ x: transform.x, y: transform.y, k: transform.k }));
     select(svg.current).call(behavior.current).on('dblclick.zoom', null);
   }, []);
@@ -67,7 +67,7 @@ export function CurrentsChart(props: Props) {
     if (!element || !layout || !behavior.current) return;
     const { width, height } = element.getBoundingClientRect();
     const all = Math.min(width / (layout.is.width + 40), height / (layout.is.height + 40), 1.15);
-    const k = whole ? Math.max(all, LEAST) : Math.max(all, READABLE);
+    const k = whole ? Math.max(all, MIN_SCALE) : Math.max(all, READABLE);
     const x = Math.max(20, (width - layout.is.width * k) / 2);
     const y =
       k > all ? Math.max(20, (height - layout.is.height * k) / 2) : (height - layout.is.height * k) / 2;

@@ -3,7 +3,7 @@ import type { Tide } from './tide.ts';
 
 /** Of what leaves a card, this much is drawn by the strongest lines; the rest shows when the card is pointed at. */
 const SHARE = 0.6;
-const MOST = 3;
+const MAX_MAIN_EDGES = 3;
 
 /**
  * The lines drawn at rest. Between whole systems everything leads everywhere: of each card only the strongest are,
@@ -24,7 +24,7 @@ export function mainEdges(graph: ChartGraph, tide: Tide | undefined): ReadonlySe
     leaving.sort((a, b) => strength(b) - strength(a));
     const all = leaving.reduce((sum, edge) => sum + strength(edge), 0);
     let drawn = 0;
-    for (const edge of leaving.slice(0, MOST)) {
+    for (const edge of leaving.slice(0, MAX_MAIN_EDGES)) {
       if (drawn >= SHARE * all) break;
       main.add(edge.id);
       drawn += strength(edge);
