@@ -96,7 +96,7 @@ describe('the demo club', () => {
     expect(validateMap(map).filter(({ code }) => mended.includes(code))).toEqual([]);
   });
 
-  it('says of every chance that it is the coach’s guess, and teaches every reaction by feel and script', () => {
+  it('says of every chance that it is your guess, and teaches every reaction by feel and script', () => {
     expect(new Set(map.exchanges.map(({ basis }) => basis))).toEqual(new Set(['coach']));
     for (const { id, feel, script } of map.reactions)
       expect([id, Boolean(feel && script)]).toEqual([id, true]);

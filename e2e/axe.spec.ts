@@ -84,7 +84,7 @@ test('nothing serious stands in anybody’s way in a lesson', async ({ page, shi
 test('nothing serious stands in anybody’s way in the term', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/club/term`);
   await page.getByRole('button', { name: 'Plan a term' }).click();
-  await expect(page.getByRole('region', { name: 'What is kept' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Still fresh' })).toBeVisible();
   expect(await seriousTrouble(page)).toEqual([]);
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.evaluate(() => document.documentElement.setAttribute('data-bs-theme', 'dark'));
@@ -93,7 +93,7 @@ test('nothing serious stands in anybody’s way in the term', async ({ page, shi
 
 test('nothing serious stands in anybody’s way in the story of a round', async ({ page, shipped }) => {
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
-  await expect(page.getByRole('region', { name: 'What hurts it most' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What hurts it' })).toBeVisible();
   expect(await seriousTrouble(page)).toEqual([]);
 });
 

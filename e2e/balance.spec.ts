@@ -16,7 +16,7 @@ test('a sweep is opened from Read with stance, holds and direction set, and judg
   const answer = page.getByRole('region', { name: 'What it takes' });
   await expect(answer).toContainText('front left, over the trapped arm (300°)');
   await expect(answer).toContainText('This is where top is weakest');
-  await expect(answer).toContainText('Nothing is left to post on this side.');
+  await expect(answer).toContainText('Top has nothing left to post with on this side.');
   await expect(answer).toContainText(/about \d+ kg of pull/);
   // The bodies of the sweep, turned with the push.
   const bodies = answer.getByRole('figure', { name: 'Both bodies, the push going right' });
@@ -44,8 +44,8 @@ test('posts, lean and push change the answer; two set-ups stand side by side', a
   await page.getByRole('slider', { name: 'Direction of the push, in degrees' }).fill('0');
   await expect(answer).toContainText("top's front (0°)");
   const upright = await pull();
-  await page.getByRole('button', { name: 'Keep this beside' }).click();
-  await expect(page.getByRole('group', { name: 'The set-up kept beside' })).toBeVisible();
+  await page.getByRole('button', { name: 'Compare with this' }).click();
+  await expect(page.getByRole('group', { name: 'The stance to compare with' })).toBeVisible();
 
   const middle = page.getByRole('button', { name: /^Centre of mass/ });
   await middle.focus();
@@ -55,7 +55,7 @@ test('posts, lean and push change the answer; two set-ups stand side by side', a
   const posts = page.getByRole('group', { name: 'Posts' });
   await posts.getByRole('group', { name: 'head' }).getByRole('button', { name: 'posted' }).click();
   await expect.poll(pull).toBeGreaterThan(upright);
-  await page.getByRole('button', { name: 'back to this one' }).click();
+  await page.getByRole('button', { name: 'back to it' }).click();
   await expect.poll(pull).toBe(upright);
   await page.getByRole('group', { name: 'Pushed at' }).getByRole('button', { name: 'shoulders' }).click();
   await expect.poll(pull).toBeLessThan(upright);

@@ -33,7 +33,7 @@ test('a small system is written from nothing in the board, by keyboard alone', a
     /on top in side control, 60 %/,
   );
 
-  // A second move that looks the same, then what top does about both: two holes at once.
+  // A second move that starts the same, then what top does about both: two holes at once.
   await keyboard.press('&');
   await keyboard.type('Roll under');
   await keyboard.press('Enter');
@@ -43,7 +43,7 @@ test('a small system is written from nothing in the board, by keyboard alone', a
   await keyboard.type('Crossfaces');
   await keyboard.press('Enter');
   await expect(cell(page, 'Roll under', 'Crossfaces')).toHaveAccessibleName(/no answer yet/);
-  await expect(page.getByRole('button', { name: 'What deserves a look: 2 holes' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'What needs work: 2 holes' })).toBeVisible();
 
   // A hole is filled by typing; what is new says so before it is made.
   await keyboard.type('new Half guard flat 55% else passed');
@@ -62,7 +62,7 @@ test('a small system is written from nothing in the board, by keyboard alone', a
   for (let i = 0; i < 4; i++) await keyboard.press('Backspace');
   await keyboard.type('40%');
   await keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'What deserves a look: 0 holes' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'What needs work: 0 holes' })).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
   await page.reload();
@@ -102,7 +102,7 @@ test('the same is written in lines: errors where they are, a preview, and one un
     /new exchange Underhook/,
   ]);
   await page.keyboard.press('Control+Enter');
-  await expect(pane.getByText('The lines say what the map says.')).toBeVisible();
+  await expect(pane.getByText('No differences.')).toBeVisible();
   await page.getByRole('button', { name: 'Board', exact: true }).click();
   await expect(cell(page, 'Underhook', 'Crossfaces')).toHaveAccessibleName(/Half guard flat, 40 %/);
 
@@ -121,8 +121,8 @@ test('a hole is found among the findings, jumped to, and filled with a suggested
   demo,
 }) => {
   await page.goto(`${demo.url}/map/kelpwick`);
-  await page.getByRole('button', { name: 'What deserves a look: 3 holes' }).click();
-  const findings = page.getByRole('complementary', { name: 'What deserves a look' });
+  await page.getByRole('button', { name: 'What needs work: 3 holes' }).click();
+  const findings = page.getByRole('complementary', { name: 'What needs work' });
   await findings
     .getByRole('button', { name: /"Pull the sleeve, tip over the near side" has no answer/ })
     .click();
@@ -133,7 +133,7 @@ test('a hole is found among the findings, jumped to, and filled with a suggested
   const suggestion = page.locator('.suggested button').first();
   await expect(suggestion.locator('small')).not.toBeEmpty();
   await suggestion.click();
-  await expect(page.getByRole('button', { name: 'What deserves a look: 2 holes' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'What needs work: 2 holes' })).toBeVisible();
   await expect(hole).not.toHaveAccessibleName(/no answer/);
 });
 
@@ -144,12 +144,12 @@ test('a finding with a sure mend is mended at once; rules bring their own', asyn
 }) => {
   await change(request, demo.url, [setFields('move', 'cross-choke', [{ path: ['hazards'], value: [] }])]);
   await page.goto(`${demo.url}/map/kelpwick?pane=findings`);
-  const findings = page.getByRole('complementary', { name: 'What deserves a look' });
+  const findings = page.getByRole('complementary', { name: 'What needs work' });
   const finding = findings.getByText(
     '"Cross-collar choke" attacks a joint or the neck and carries no hazard.',
   );
   await expect(finding).toBeVisible();
-  await findings.getByRole('button', { name: 'Do it' }).click();
+  await findings.getByRole('button', { name: 'Fix it' }).click();
   await expect(finding).toHaveCount(0);
   await findings.getByLabel('Rules').selectOption({ index: 1 });
   await findings.locator('summary', { hasText: 'barred move' }).click();
@@ -173,7 +173,7 @@ test('the history names who changed what, and any revision comes back', async ({
   await history.getByRole('button', { name: /Back to revision 2/ }).click();
   await expect(name).toHaveValue('Triangle one');
   await expect(history.getByText('Revision 2 restored')).toBeVisible();
-  await history.getByRole('button', { name: 'As it was in the beginning' }).click();
+  await history.getByRole('button', { name: 'As it was at the start' }).click();
   await expect(name).toHaveValue('Triangle locked');
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await expect(name).toHaveValue('Triangle one');
@@ -266,7 +266,7 @@ test('holds and signs are tapped on the plan, also with a thumb', async ({ brows
   await expect(list.getByText('left hand cups the near ankle (deep)')).toBeVisible();
 
   // What to take when the ankle is not to be had.
-  const instead = sheet.getByRole('group', { name: 'If it is not to be had' });
+  const instead = sheet.getByRole('group', { name: 'If you cannot get it' });
   await instead.getByLabel('What is taken instead', { exact: true }).selectOption('heel');
   await expect(instead.getByText('the near heel')).toBeVisible();
 
@@ -303,10 +303,10 @@ test('a move is written step by step, with its order and its ways', async ({ pag
   await page.keyboard.press('Control+z');
   await expect(page.getByText(', 1 error')).toHaveCount(0);
 
-  await sheet.getByRole('button', { name: 'another way' }).click();
+  await sheet.getByRole('button', { name: 'another variation' }).click();
   const way = sheet.getByRole('region', { name: 'Way 1' });
   await way.getByRole('textbox', { name: 'Why' }).fill('Shorter arms reach the lat, not the shoulder.');
-  await way.getByRole('button', { name: 'the house’s' }).click();
-  await expect(way.getByRole('button', { name: 'the house’s' })).toHaveAttribute('aria-pressed', 'true');
+  await way.getByRole('button', { name: 'ours' }).click();
+  await expect(way.getByRole('button', { name: 'ours' })).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 });

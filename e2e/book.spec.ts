@@ -21,7 +21,7 @@ async function takeIn(page: Page, name: string, text: string): Promise<void> {
   writeFileSync(file, text);
   const chooser = page.waitForEvent('filechooser');
   await menuOf(page).click();
-  await page.getByRole('button', { name: 'Take in a guard book…' }).click();
+  await page.getByRole('button', { name: 'Read a guard book…' }).click();
   await (await chooser).setFiles(file);
 }
 
@@ -37,8 +37,8 @@ test('a map goes out as a guard book, is changed in any editor, previewed, taken
 
   await takeIn(page, 'kelpwick.md', text);
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('The book says what the map says.');
-  await dialog.getByRole('button', { name: 'Leave it' }).click();
+  await expect(dialog).toContainText('No differences.');
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
 
   const edited = text
     .replace(
@@ -52,7 +52,7 @@ test('a map goes out as a guard book, is changed in any editor, previewed, taken
   const changes = page.getByRole('list', { name: 'What the book changes' });
   await expect(changes).toContainText('1 changed position Over and under, two hooks');
   await expect(changes).toContainText('1 new position Turtle');
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await dialog.getByRole('button', { name: 'Change the map' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const after = (await saved(page.request, demo.url, 'map/kelpwick')).document;
@@ -82,7 +82,7 @@ test('mistakes in a book are said by file, line and column, all at once, and not
   await expect(mistakes.getByRole('listitem')).toHaveCount(2);
   await expect(mistakes).toContainText('notes.md:5:9 "X" is no side; expected L, R');
   await expect(mistakes).toContainText('notes.md:6:16 "grib" is no action');
-  await expect(page.getByRole('button', { name: 'Take it in' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Change the map' })).toHaveCount(0);
   const { revision } = await saved(page.request, demo.url, 'map/kelpwick');
   expect(revision).toBe(1);
 });
@@ -109,8 +109,8 @@ test('the handbook reads as a page: what a system is for, each position with its
   await expect(book).toContainText('Schools');
   const position = book.getByRole('region', { name: 'Over and under, two hooks' });
   await expect(position).toContainText('Over-under sweep');
-  await expect(position.getByRole('columnheader', { name: 'leads to' }).first()).toBeVisible();
-  await expect(book).toContainText('Only seems to work:');
+  await expect(position.getByRole('columnheader', { name: 'if it works →' }).first()).toBeVisible();
+  await expect(book).toContainText('Fake success:');
   await expect(book).toContainText('Practise under a qualified coach.');
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
@@ -122,8 +122,8 @@ test('the club that ships opens in every place, has no error, and reads, weighs 
   shipped,
 }) => {
   await page.goto(`${shipped.url}/map/kelpwick`);
-  await page.getByRole('button', { name: /^What deserves a look: 0 holes/ }).click();
-  const pane = page.getByRole('complementary', { name: 'What deserves a look' });
+  await page.getByRole('button', { name: /^What needs work: 0 holes/ }).click();
+  const pane = page.getByRole('complementary', { name: 'What needs work' });
   await expect(pane.getByRole('region', { name: 'Warnings' })).toBeVisible();
   await expect(pane.getByRole('region', { name: 'Errors' })).toHaveCount(0);
   // Findings of one kind are folded together.

@@ -178,7 +178,7 @@ test('without the jacket what needs it is left out, and one side takes half the 
 
   await page.getByRole('link', { name: 'New class' }).click();
   await page.getByRole('button', { name: 'A review' }).click();
-  await expect(page.getByRole('heading', { name: 'What is gone through again?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What do you want to go through again?' })).toBeVisible();
   await page.getByLabel('Minutes').fill('30');
   await page.getByRole('button', { name: 'Gi', exact: true }).click();
   await page.getByLabel('All of Triangle locked').check();
@@ -285,7 +285,7 @@ test('a block is read as a score: lanes of what each limb holds, the steps under
     .click();
   const score = page.getByRole('figure', { name: 'Hold score' });
   await expect(score).toContainText('right hand');
-  await score.getByRole('slider', { name: 'Play head' }).fill('4');
+  await score.getByRole('slider', { name: 'Moment shown' }).fill('4');
   await expect(score).toContainText('the near sleeve at the cuff');
 });
 
@@ -300,7 +300,7 @@ test('what the rules of a class bar is done only for a reason that is kept and p
   await page.getByRole('button', { name: 'A review' }).click();
   await page.getByLabel('All of Half guard, shoulder-lock grip').check();
   await page.getByRole('button', { name: 'Build the class' }).click();
-  const barred = page.getByRole('note', { name: 'Barred' });
+  const barred = page.getByRole('note', { name: 'Against the rules' });
   await expect(barred.first()).toContainText('shoulder lock: barred by Youth, gi.');
   await expect(barred).toContainText('Take it out, or say');
   await barred.getByRole('button').first().click();

@@ -153,7 +153,7 @@ test('collar and sleeve by holds: no locked triangle is ready, and its likely re
 }) => {
   await page.goto(`${demo.url}/map/kelpwick/read?at=collar-sleeve`);
   await page
-    .getByRole('group', { name: 'How to say where we are' })
+    .getByRole('group', { name: 'How to say where you are' })
     .getByRole('button', { name: 'Holds' })
     .click();
   const plan = page.getByRole('group', { name: 'Both bodies, top facing us, bottom below' });
@@ -206,10 +206,10 @@ test('whole classes at once: leg attacks out of the game in one pick, positions 
 }) => {
   await page.goto(`${demo.url}/map/kelpwick/weigh`);
   await page.getByRole('button', { name: 'What if', exact: true }).click();
-  const away = page.getByLabel('Take away');
+  const away = page.getByLabel('Without');
   const legs = away.locator('option', { hasText: 'Without leg attacks' });
   await away.selectOption((await legs.getAttribute('value'))!);
-  await expect(page.getByRole('list', { name: 'Taken away' }).getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByRole('list', { name: 'Left out' }).getByRole('listitem')).toHaveCount(1);
 
   await page.goto(`${demo.url}/map/kelpwick`);
   await page.getByRole('button', { name: 'Add something else' }).click();
@@ -233,7 +233,7 @@ test('whole classes at once: leg attacks out of the game in one pick, positions 
 
 test('a position is had on its other side, with its moves', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick?sel=position.x-guard`);
-  await page.getByRole('button', { name: 'Duplicate this position on the other side' }).click();
+  await page.getByRole('button', { name: 'Duplicate this position mirrored' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('X-guard under a tall top, other side');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const { document: map } = await saved(page.request, demo.url, 'map/kelpwick');

@@ -77,7 +77,7 @@ test('three classes are proposed, each with a picture and its aim, and each is m
   const cards = proposed.getByRole('listitem');
   await expect(cards).toHaveCount(3);
   await expect(cards.nth(0)).toContainText(/Planned for Tuesday \d+ \w+, 18:30\./);
-  await expect(cards.nth(1)).toContainText('What the log asks for');
+  await expect(cards.nth(1)).toContainText('What the Log asks for');
   for (const at of [1, 2]) {
     await expect(cards.nth(at)).toContainText(/By the end: \w.*\./);
     await expect(cards.nth(at).getByRole('img')).toBeVisible();
@@ -179,12 +179,12 @@ test('a class begins from the log: the faults first, what comes back, and nothin
   await page.goto(`${shipped.url}/club/classes`);
   await startFrom(page, 'Single-leg X');
   await expect(
-    page.getByLabel(/Begin from the log: 3 faults come first, .* moves count as known\.$/),
+    page.getByLabel(/Start with: 3 faults come first, .* moves they already know\.$/),
   ).toBeChecked();
-  await page.getByLabel('On whose figures').selectOption('blended');
+  await page.getByLabel('Where the figures come from').selectOption('blended');
   await page.getByRole('button', { name: 'Make the class' }).click();
   const tree = page.getByRole('region', { name: 'What it teaches' });
-  await expect(tree).toContainText('On guess and log together.');
+  await expect(tree).toContainText('With your guesses and what was counted.');
   const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
   const titles = await blocks.evaluateAll((items) => items.map((item) => item.getAttribute('aria-label')!));
   const drilled = titles.slice(titles.indexOf('First: what went wrong'));
@@ -193,8 +193,8 @@ test('a class begins from the log: the faults first, what comes back, and nothin
   await expect(page.getByRole('article').filter({ hasText: 'First: what went wrong' }).first()).toContainText(
     'Instead:',
   );
-  await tree.getByText(/^\d+ moves count as known$/).click();
+  await tree.getByText(/^\d+ moves they already know$/).click();
   await expect(tree.getByRole('button', { name: /^known: / }).first()).toBeVisible();
   await page.reload();
-  await expect(tree).toContainText('On guess and log together.');
+  await expect(tree).toContainText('With your guesses and what was counted.');
 });

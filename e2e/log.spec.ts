@@ -14,10 +14,10 @@ test('the next class begins from what was carried over, counted, fading and thin
 }) => {
   await page.goto(`${shipped.url}/club/log?weeks=all`);
   const box = (name: string) => page.getByRole('region', { name, exact: true });
-  await expect(box('Carried over').getByRole('listitem').first()).toContainText('not reached on');
-  await expect(box('Three faults that matter now').getByRole('listitem').first()).toContainText('in all');
+  await expect(box('Not reached').getByRole('listitem').first()).toContainText('not reached on');
+  await expect(box('Fix first').getByRole('listitem').first()).toContainText('in all');
   await expect(box('Fading').getByRole('listitem').first()).toContainText(/% kept.*, last on/);
-  await expect(box('Thin evidence').getByRole('listitem')).toHaveCount(5);
+  await expect(box('Needs tries').getByRole('listitem')).toHaveCount(5);
   await page.getByRole('link', { name: /^Plan “Tuesday: from the sleeve to the back” on/ }).click();
   await expect(page).toHaveURL(/club\/term/);
 });
@@ -54,8 +54,8 @@ test('the guess that proves wrong is seen, and the blend becomes the map’s cha
   await expect(page.getByRole('button', { name: /^Take the blend/ })).toHaveCount(0);
   await page.getByLabel('Athlete', { exact: true }).selectOption('the whole group');
   // All of them at once, as one change.
-  await page.getByRole('button', { name: /^Take the blend for all/ }).click();
-  await expect(page.getByRole('button', { name: 'Take the blend for all 0' })).toBeDisabled();
+  await page.getByRole('button', { name: /^Use the counted results for all/ }).click();
+  await expect(page.getByRole('button', { name: 'Use the counted results for all 0' })).toBeDisabled();
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await expect.poll(async () => (await chance())[0]).toBe(before);
 });
@@ -132,7 +132,7 @@ test('tries come in as CSV once every line is accepted, and are not counted twic
   await expect(dialog).toContainText('Line 2: the map has no exchange "no-such"');
   await expect(dialog).toContainText('Line 3');
   await expect(dialog.getByRole('button', { name: /^Keep/ })).toBeDisabled();
-  await dialog.getByRole('button', { name: 'Leave it' }).click();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
   expect(await total()).toBe(before);
   for (let i = 0; i < 2; i++) {
     await field.setInputFiles(
@@ -154,7 +154,7 @@ test('athletes are asked ten pictures by an alias; what they answer is knowledge
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
   const page = await context.newPage();
   await page.goto(`${shipped.url}/recall/kelpwick?group=evening`);
-  await page.getByLabel('What you go by').fill('Gull');
+  await page.getByLabel('Your nickname').fill('Gull');
   await page.getByRole('button', { name: 'Begin' }).click();
   const sums = async () => {
     const answer = await request.get(`${shipped.url}/api/practice?map=kelpwick`);
@@ -193,23 +193,21 @@ test('a whole turn: a class is run, logged and blended, and the map is weighed o
   await expect(sheet.getByText('not', { exact: true })).toHaveCount(3);
   await expect(sheet.getByText('not reached').first()).toBeVisible();
   await page.getByRole('button', { name: 'Evidence' }).click();
-  await page.getByRole('button', { name: /^Take the blend for all/ }).click();
-  await expect(page.getByRole('button', { name: 'Take the blend for all 0' })).toBeDisabled();
+  await page.getByRole('button', { name: /^Use the counted results for all/ }).click();
+  await expect(page.getByRole('button', { name: 'Use the counted results for all 0' })).toBeDisabled();
   // Weighed on the coach's own guesses it is worth something else than on what was seen.
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
   const values = page.getByRole('region', { name: 'Values' });
   await expect(values).toBeVisible();
   const worth = () => values.innerText();
   const seen = await worth();
-  await page.getByLabel('On whose figures').selectOption('coach');
+  await page.getByLabel('Where the figures come from').selectOption('coach');
   await expect(page).toHaveURL(/figures=coach/);
   await expect.poll(worth).not.toBe(seen);
   // And the next class begins from what was not reached.
   await page.goto(`${shipped.url}/club/log`);
-  await expect(
-    page.getByRole('region', { name: 'Carried over' }).getByRole('listitem').first(),
-  ).toBeVisible();
-  // What was just run is not planned anew: the one after it is, from what the log says.
+  await expect(page.getByRole('region', { name: 'Not reached' }).getByRole('listitem').first()).toBeVisible();
+  // What was just run is not planned anew: the one after it is, from what was counted.
   await page.getByRole('link', { name: /^Plan “Knee cut, just begun” on / }).click();
   const card = page.getByRole('complementary', { name: 'The class' });
   await expect(card).toContainText('Thursday');
@@ -217,8 +215,8 @@ test('a whole turn: a class is run, logged and blended, and the map is weighed o
   await expect(page.getByRole('status').filter({ hasText: '7 classes planned anew.' })).toBeVisible({
     timeout: 45_000,
   });
-  await expect(card.getByRole('heading', { name: 'Taken up first' })).toBeVisible();
-  await expect(card.getByRole('listitem').filter({ hasText: 'found no time' }).first()).toBeVisible();
+  await expect(card.getByRole('heading', { name: 'Starts with' })).toBeVisible();
+  await expect(card.getByRole('listitem').filter({ hasText: 'did not fit' }).first()).toBeVisible();
 });
 
 test('what an opponent does is counted from the log', async ({ page, shipped }) => {
@@ -238,7 +236,7 @@ test('what an opponent does is counted from the log', async ({ page, shipped }) 
 
 test('an empty log says how it is filled', async ({ page, demo }) => {
   await page.goto(`${demo.url}/club/log`);
-  await expect(page.getByText('Nothing was recorded in this period.')).toBeVisible();
+  await expect(page.getByText('No records in this period.')).toBeVisible();
 });
 
 test('a roll is written line by line: what the map has is counted, what it has not is added, and one undo takes that out', async ({
@@ -260,14 +258,14 @@ test('a roll is written line by line: what the map has is counted, what it has n
   await page.keyboard.insertText(' | none -> top-side');
   const changes = sheet.getByRole('list', { name: 'What this changes' });
   await expect(changes).toContainText('new move Log roll under');
-  await expect(sheet.getByRole('list', { name: 'Tries in it' }).getByRole('listitem')).toHaveText([
+  await expect(sheet.getByRole('list', { name: 'Tries in this roll' }).getByRole('listitem')).toHaveText([
     /^not Over-under sweep/,
     /^worked Log roll under/,
   ]);
   // What is typed outlives the page.
   await page.reload();
   await sheet.getByLabel('Who', { exact: true }).selectOption('Gull');
-  await sheet.getByRole('button', { name: 'Keep 2 tries, and add to the map what is new' }).click();
+  await sheet.getByRole('button', { name: 'Keep 2 tries, and add what is new to the map' }).click();
   const row = (text: RegExp) => sheet.getByRole('listitem').filter({ hasText: text });
   await expect(row(/worked Log roll under full, Gull/)).toHaveCount(1);
   await expect(row(/not Over-under sweep full, Gull/)).toHaveCount(1);
@@ -322,7 +320,7 @@ test('the map is weighed on what one athlete was seen to do', async ({ page, shi
   await expect(page).toHaveURL(/whose=skua/);
   await expect.poll(worth).not.toBe(everybody);
   // The map's own figures are nobody's.
-  await page.getByLabel('On whose figures').selectOption('');
+  await page.getByLabel('Where the figures come from').selectOption('');
   await expect(whose).toBeHidden();
   await expect(page).not.toHaveURL(/whose/);
 });
@@ -340,11 +338,11 @@ test('a record that should not be is taken back as a whole, and put back', async
   };
   const before = await sums();
   await openLastClass(page, shipped.url);
-  await page.getByRole('button', { name: 'Take the whole record back' }).click();
-  await expect(page.getByText('This record was taken back.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the whole record' }).click();
+  await expect(page.getByText('This record was undone.')).toBeVisible();
   await expect.poll(sums).not.toEqual(before);
   expect((await sums())[0]).toBe(before[0]! - 1);
-  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(page.getByRole('heading', { name: /^Thursday: Single-leg X/ })).toBeVisible();
   await expect.poll(sums).toEqual(before);
 });
@@ -356,7 +354,7 @@ test('a fault that was not tapped on the mat is found by its words and counted',
 }) => {
   await openLastClass(page, shipped.url);
   const sheet = page.getByRole('region', { name: 'Record of the class' });
-  const field = sheet.getByLabel('A fault that was seen');
+  const field = sheet.getByLabel('A fault you saw');
   await field.fill('pulls without leaving');
   await sheet
     .getByRole('option', { name: /pulls without leaving/ })
@@ -376,6 +374,6 @@ test('without the log, a choice of its figures says that the map’s own are sho
   await page.goto(`${demo.url}/map/kelpwick/weigh?figures=logged`);
   const notice = page.getByRole('status').filter({ hasText: 'The log cannot be reached' });
   await expect(notice).toContainText('these are the map’s own figures');
-  await page.getByLabel('On whose figures').selectOption('');
+  await page.getByLabel('Where the figures come from').selectOption('');
   await expect(notice).toHaveCount(0);
 });

@@ -98,7 +98,7 @@ test('the same thing made twice, once without network, is asked about and never 
   await change(request, demo.url, [{ do: 'put', kind: 'position', value: gamma } as never], { who: 'Gull' });
   await page.reload();
   await context.setOffline(false);
-  const dialog = page.getByRole('dialog', { name: 'Changed by two people at once' });
+  const dialog = page.getByRole('dialog', { name: 'Two people changed this' });
   await expect(dialog).toContainText('position “Gamma guard”');
   await dialog.getByRole('button', { name: 'Gull: Gamma guard' }).click();
   await dialog.getByRole('button', { name: 'Go on' }).click();
@@ -124,7 +124,7 @@ test('a third change shows in the open question, and only an answer to that is t
     });
   await write('first', 'Tern');
   await context.setOffline(false);
-  const dialog = page.getByRole('dialog', { name: 'Changed by two people at once' });
+  const dialog = page.getByRole('dialog', { name: 'Two people changed this' });
   await expect(dialog.getByRole('button', { name: 'Tern: “first”' })).toBeVisible();
   await write('second', 'Gull');
   await expect(dialog.getByRole('button', { name: 'Gull: “second”' })).toBeVisible();
@@ -226,7 +226,7 @@ test('a note that is too long says so while one types, and stays', async ({ page
   await page.getByRole('button', { name: 'Close the sheet' }).click();
   await page.goto(`${demo.url}/${TRIANGLE}`);
   await expect(note(page)).toHaveValue('x'.repeat(5000));
-  await page.getByRole('button', { name: 'Put back what is saved' }).click();
+  await page.getByRole('button', { name: 'Back to what is saved' }).click();
   await expect(note(page)).not.toHaveValue(/x{10}/);
 });
 
@@ -245,9 +245,9 @@ test('what somebody else saves in the field one types in stands beside it', asyn
       who: 'Gull',
     },
   );
-  await expect(page.getByText('Somebody changed this to “theirs” meanwhile.')).toBeVisible();
+  await expect(page.getByText('Somebody just changed this to “theirs” meanwhile.')).toBeVisible();
   await expect(note(page)).toHaveValue('half a sent');
-  await page.getByRole('button', { name: 'Put back what is saved' }).click();
+  await page.getByRole('button', { name: 'Back to what is saved' }).click();
   await expect(note(page)).toHaveValue('theirs');
 });
 
@@ -419,7 +419,7 @@ test('a class that is edited while it runs runs on as it began, until it is take
   });
   await expect(page.getByText('Somebody changed this class.')).toBeVisible();
   await expect(title).toHaveText(before);
-  await page.getByRole('button', { name: 'Take it over' }).click();
+  await page.getByRole('button', { name: 'Use the new plan' }).click();
   await expect(title).toHaveText('Edited');
   await page.reload();
   await expect(title).toHaveText('Edited');

@@ -2,10 +2,10 @@ import { expect, test } from './app.ts';
 
 test('a map is begun from nothing, and every kind of thing survives a restart', async ({ page, empty }) => {
   await page.goto(empty.url);
-  await page.getByRole('button', { name: 'Begin the map' }).click();
+  await page.getByRole('button', { name: 'Start the map' }).click();
   await expect(page.getByText('give it a name')).toBeVisible();
   await page.getByLabel('Name of the map').fill('My half guard');
-  await page.getByRole('button', { name: 'Begin the map' }).click();
+  await page.getByRole('button', { name: 'Start the map' }).click();
   await expect(page.getByRole('heading', { name: 'An empty map' })).toBeVisible();
 
   await page.keyboard.press('n');
@@ -45,13 +45,13 @@ test('a map is begun from nothing, and every kind of thing survives a restart', 
   await page.keyboard.press('Tab');
 
   await page.locator('button.position-card', { hasText: 'Knee shield' }).click();
-  await position.getByRole('button', { name: 'move with a look of its own' }).click();
+  await position.getByRole('button', { name: 'move that starts in its own way' }).click();
   const move = page.getByRole('complementary', { name: 'The move' });
   await move.getByLabel('Name', { exact: true }).fill('Underhook and come up');
   await page.keyboard.press('Enter');
   await move.getByLabel('Add an answer').selectOption({ label: 'Crossface' });
   const exchange = page.getByRole('complementary', { name: 'The exchange' });
-  await exchange.getByLabel('Leads to').selectOption({ label: 'on top in side control' });
+  await exchange.getByLabel('If it works').selectOption({ label: 'on top in side control' });
   await exchange.getByLabel('Chance').fill('140');
   await page.keyboard.press('Enter');
   await expect(exchange.getByText('Give a chance from 0 to 100 %.')).toBeVisible();
@@ -74,7 +74,7 @@ test('a map is begun from nothing, and every kind of thing survives a restart', 
 test('a hole is seen as a gap and answered from the sheet', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick?fold=none&sel=position.x-guard`);
   const sheet = page.getByRole('complementary', { name: 'The position' });
-  const count = page.getByRole('button', { name: /^What deserves a look/ });
+  const count = page.getByRole('button', { name: /^What needs work/ });
   await expect(count).toContainText('3 holes');
   await sheet.getByRole('button', { name: 'Widens the base no answer yet' }).click();
   await expect(page.getByRole('complementary', { name: 'The exchange' })).toBeVisible();
@@ -124,7 +124,7 @@ test('what fails is drawn, steps back when asked, and is lit with its card', asy
   const shownAt = () => failing.evaluateAll((lines) => lines.map((line) => getComputedStyle(line).opacity));
   const before = await shownAt();
   await page.getByRole('button', { name: 'Filters, 0 in use' }).click();
-  await page.getByLabel('What fails, in the currents').selectOption('faded');
+  await page.getByLabel('Failed moves in the chart').selectOption('faded');
   await page.keyboard.press('Escape');
   const fainter = async () =>
     (await shownAt()).every((opacity, i) => Number(opacity) > 0 && Number(opacity) < Number(before[i]));

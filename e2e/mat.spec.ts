@@ -59,7 +59,7 @@ test('what is counted reaches the server exactly once, though it was gone meanwh
   await page.keyboard.press('Space');
   await page.keyboard.press('c');
   // On to a block that drills something.
-  const counting = page.getByRole('region', { name: 'Count what is seen' });
+  const counting = page.getByRole('region', { name: 'Count what you see' });
   const faults = counting
     .locator('button')
     .filter({ hasNotText: /Worked|Not|Take back|cooperative|light|full/ });
@@ -78,7 +78,7 @@ test('what is counted reaches the server exactly once, though it was gone meanwh
   await counting.getByRole('textbox', { name: 'A word of note' }).fill('warm hall');
   await page.keyboard.press('Enter');
   await expect(faults.first()).toContainText('3');
-  await counting.getByRole('button', { name: 'Take back' }).click();
+  await counting.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/kept on this tablet, waiting for the server/)).toBeVisible();
   // What waits outlives the tab.
   await demo.start();
@@ -153,7 +153,7 @@ test('what was not reached is said at the end, and a minute can be added, sides 
   await page.clock.fastForward('05:00');
   await page.getByRole('button', { name: 'Go to a block' }).click();
   await page.getByRole('button', { name: 'End the class here' }).click();
-  await expect(page.getByText('Not reached, carried over:')).toBeVisible();
+  await expect(page.getByText('Not reached, for next time:')).toBeVisible();
   await expect.poll(async () => (await practice(request, demo.url)).missed.length).toBeGreaterThan(0);
 });
 
@@ -163,7 +163,7 @@ test('a class that was begun by mistake and ended at once was not held', async (
   await page.getByRole('button', { name: 'Go to a block' }).click();
   await page.getByRole('button', { name: 'End the class here' }).click();
   await expect(page.getByText('None of it was reached')).toBeVisible();
-  await expect(page.getByText('Not reached, carried over:')).toBeHidden();
+  await expect(page.getByText('Not reached, for next time:')).toBeHidden();
   await expect
     .poll(async () => (await practice(request, demo.url)).sessions.map((one) => one.reached))
     .toEqual([0]);
@@ -201,8 +201,8 @@ test('on a phone what is counted stands under the clock, never over it', async (
   const clock = (await page.getByRole('timer').boundingBox())!;
   const first = (await counting.getByRole('button').first().boundingBox())!;
   expect(first.y).toBeGreaterThanOrEqual(clock.y + clock.height);
-  await counting.getByRole('button', { name: 'Take back' }).scrollIntoViewIfNeeded();
-  await expect(counting.getByRole('button', { name: 'Take back' })).toBeInViewport();
+  await counting.getByRole('button', { name: 'Undo' }).scrollIntoViewIfNeeded();
+  await expect(counting.getByRole('button', { name: 'Undo' })).toBeInViewport();
 });
 
 test('nothing is cut on a phone', async ({ page, demo }) => {
@@ -241,7 +241,7 @@ test('who is here is said on the mat: the class is reckoned for them, and their 
   await page.keyboard.press('Escape');
   await goToBlock(page, /^Lasso sweep/);
   await page.keyboard.press('c');
-  const counting = page.getByRole('region', { name: 'Count what is seen' });
+  const counting = page.getByRole('region', { name: 'Count what you see' });
   await counting.getByLabel('Who tried').selectOption('Gull');
   await counting.getByRole('button', { name: 'full', exact: true }).click();
   await counting.getByRole('button', { name: 'Worked' }).click();
@@ -284,7 +284,7 @@ test('somebody new is in the club by an alias, on the mat and in the record', as
   await openMat(page, demo.url);
   await page.getByRole('button', { name: 'Who is here', exact: true }).click();
   const here = page.getByRole('group', { name: 'Who is here' });
-  const alias = here.getByLabel('Somebody new, by an alias');
+  const alias = here.getByLabel('Nickname of somebody new');
   for (const name of ['Fulmar', 'Teal']) {
     await alias.fill(name);
     await page.keyboard.press('Enter');
@@ -305,7 +305,7 @@ test('somebody new is in the club by an alias, on the mat and in the record', as
     .first()
     .click();
   const who = page.getByRole('group', { name: 'Who was there' });
-  await who.getByLabel('Somebody new, by an alias').fill('Knot');
+  await who.getByLabel('Nickname of somebody new').fill('Knot');
   await who.getByRole('button', { name: 'Add' }).click();
   await expect(who.getByRole('button', { name: 'Knot', pressed: true })).toBeVisible();
   await expect(who.getByRole('button', { pressed: true })).toHaveCount(3);
@@ -320,7 +320,7 @@ test('in rounds it is counted what the class teaches, and in a movement what goe
   await expect(counting.getByRole('button', { name: 'full', pressed: true })).toBeVisible();
   await expect(counting.getByRole('button', { name: 'tilts with the near foot free' })).toBeVisible();
   await goToBlock(page, /^Technical stand-up/);
-  await expect(counting.getByRole('button').first()).not.toHaveText('Take back');
+  await expect(counting.getByRole('button').first()).not.toHaveText('Undo');
   await expect(counting.getByLabel('Which answer')).toBeHidden();
 });
 

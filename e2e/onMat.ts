@@ -20,7 +20,7 @@ export async function countOnMat(page: Page, url: string, block: RegExp) {
   await page.getByRole('button', { name: 'Start' }).click();
   await goToBlock(page, block);
   await page.keyboard.press('c');
-  const counting = page.getByRole('region', { name: 'Count what is seen' });
+  const counting = page.getByRole('region', { name: 'Count what you see' });
   await expect(counting).toBeVisible();
   return counting;
 }

@@ -14,7 +14,7 @@ test('where we are is a wall of pictures, found by name, by system and by what w
     name: /^Top kneeling, leaning; bottom on back\. right hand grips/,
   });
   // Of a wall, what was asked for last is drawn first; one that is looked for by name does not wait for the others.
-  const wall = page.getByRole('region', { name: 'Where are we?' });
+  const wall = page.getByRole('region', { name: 'Where are you?' });
   await expect(wall.locator('svg[role=img]:not(.limb-glyph) path').first()).toBeAttached();
   await page.getByRole('searchbox', { name: 'Find a position' }).fill('top kneeling');
   await expect(picture.locator('path').first()).toBeAttached();
@@ -60,7 +60,7 @@ test('a picture is turned by dragging, by keys and back, with every hold shown i
   await page.mouse.move(box.x + 200, box.y + 90, { steps: 5 });
   await page.mouse.up();
   await expect.poll(shape).not.toBe(turned);
-  await page.getByRole('button', { name: 'As it is seen best' }).click();
+  await page.getByRole('button', { name: 'Show the best view' }).click();
   await expect.poll(shape).toBe(seenBest);
 
   await expect(grip.locator('svg:not(.limb-glyph) circle')).toHaveCount(4);
@@ -99,7 +99,7 @@ test('a picture is set right by turning it or a body in it, and that can be undo
   await expect.poll(async () => (await hintsNow())?.topYaw).toBe(30);
   await page.keyboard.press('Control+z');
   await expect.poll(async () => (await hintsNow())?.topYaw).toBeUndefined();
-  await sheet.getByRole('button', { name: 'Back to what the holds say' }).click();
+  await sheet.getByRole('button', { name: 'Back to the holds' }).click();
   await expect.poll(hintsNow).toBeUndefined();
 });
 
@@ -183,18 +183,18 @@ test('an answer is run from where it begins to where it leads', async ({ page, s
   await expect(body).toBeAttached();
   const shape = () => body.getAttribute('d');
   const first = (await shape())!;
-  await movement.getByRole('slider', { name: 'How far the movement is' }).fill('12');
+  await movement.getByRole('slider', { name: 'How far along the movement is' }).fill('12');
   await expect.poll(shape).not.toBe(first);
   const last = (await shape())!;
   // The page's time stands while it is looked at: what is run is seen step by step.
   await page.clock.install();
   await page.clock.pauseAt(Date.now() + 3_600_000);
-  await movement.getByRole('button', { name: 'Run the movement' }).click();
+  await movement.getByRole('button', { name: 'Play the movement' }).click();
   await expect.poll(shape).toBe(first);
   await page.clock.runFor(2000);
   await expect.poll(shape).not.toBe(first);
   await movement.getByRole('button', { name: 'Stop the movement' }).click();
-  await movement.getByRole('slider', { name: 'How far the movement is' }).fill('12');
+  await movement.getByRole('slider', { name: 'How far along the movement is' }).fill('12');
   await expect.poll(shape).toBe(last);
 });
 
@@ -217,7 +217,7 @@ test('a map of positions that nobody has seen blocks nothing while its pictures 
   const positions = club.positions.map((position) => ({ ...position, pose: { ownYaw: 1 } }));
   await request.post(`${empty.url}/api/documents/map`, { data: { ...club, id: 'unseen', positions } });
   await page.goto(`${empty.url}/map/unseen/read`);
-  const wall = page.getByRole('region', { name: 'Where are we?' });
+  const wall = page.getByRole('region', { name: 'Where are you?' });
   const waiting = wall.locator('.limb-glyph');
   await expect(waiting.nth(5)).toBeVisible();
   await page.getByRole('searchbox', { name: 'Find a position' }).fill('sankaku');

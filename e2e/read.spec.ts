@@ -59,7 +59,7 @@ test('a moment without a name: limbs tapped, the nearest position said, the answ
 }) => {
   await page.goto(`${demo.url}/map/kelpwick/read`);
   await page
-    .getByRole('group', { name: 'How to say where we are' })
+    .getByRole('group', { name: 'How to say where you are' })
     .getByRole('button', { name: 'Holds' })
     .click();
   const plan = page.getByRole('group', { name: 'Both bodies, top facing us, bottom below' });
@@ -86,9 +86,9 @@ test('a moment without a name: limbs tapped, the nearest position said, the answ
   const ready = page.getByRole('region', { name: 'Ready now' });
   await expect(ready).toContainText('Underhook the near leg');
 
-  // The same on the other side, with one key: the find turns over with it.
+  // The mirror image, with one key: the find turns over with it.
   await page.keyboard.press('f');
-  await expect(likest).toContainText('Cross-sleeve guard, on the other side');
+  await expect(likest).toContainText('Cross-sleeve guard, mirrored');
 
   // The moment becomes a position of the map, holds and signs filled in.
   await page.getByRole('button', { name: 'make a position of this moment' }).click();
@@ -109,7 +109,7 @@ test('answers taken make a trail, which is stepped back on, kept, and drilled', 
   await expect(page).toHaveURL(/at=two-on-one.*met=posture-up|met=posture-up.*at=two-on-one/);
   await ready.getByRole('button', { name: 'Cross-sleeve guard' }).first().click();
   await trail.getByRole('button', { name: 'Keep this chain' }).click();
-  await expect(trail.getByRole('button', { name: 'Kept in the map' })).toBeDisabled();
+  await expect(trail.getByRole('button', { name: 'Saved in the map' })).toBeDisabled();
   await trail.getByRole('link', { name: 'Drill it' }).click();
   await expect(page.getByText('2 exchanges to cover')).toBeVisible();
   await expect(
@@ -123,7 +123,7 @@ test('what fails and what is waited for are taken too: kept as a chain, taught, 
 }) => {
   await page.goto(`${shipped.url}/map/kelpwick/read?at=closed-posted&met=drive-forward`);
   const bump = page.getByRole('article').filter({ hasText: 'Hip bump' }).first();
-  await bump.getByRole('button', { name: 'It fails' }).click();
+  await bump.getByRole('button', { name: 'If it fails' }).click();
   await page.getByRole('button', { name: /^after step 1:/ }).click();
   const trail = page.getByRole('region', { name: 'The trail' });
   await expect(trail.getByRole('listitem')).toHaveText(
@@ -140,7 +140,7 @@ test('what fails and what is waited for are taken too: kept as a chain, taught, 
     .getByRole('button', { name: 'Arm lock from the guard' })
     .click();
   await trail.getByRole('button', { name: 'Keep this chain' }).click();
-  await expect(trail.getByRole('button', { name: 'Kept in the map' })).toBeDisabled();
+  await expect(trail.getByRole('button', { name: 'Saved in the map' })).toBeDisabled();
 
   await page.goto(`${shipped.url}/club/classes`);
   await page.getByText('Something else').click();
@@ -159,7 +159,7 @@ test('what fails and what is waited for are taken too: kept as a chain, taught, 
   await expect(page.getByText(/Hip bump; it fails, you are in closed guard/)).toBeVisible();
 });
 
-test('on the other side, the trail is stepped back on to where it came from', async ({ page, demo }) => {
+test('mirrored, the trail is stepped back on to where it came from', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick/read?at=collar-sleeve&side=other&met=~strip-collar`);
   const ready = page.getByRole('region', { name: 'Ready now' });
   await ready.getByRole('button', { name: 'Two hands on one sleeve' }).click();

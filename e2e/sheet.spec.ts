@@ -114,14 +114,14 @@ test('a position says where waiting leads, what is taken instead, and can be had
   const sheet = page.getByRole('complementary', { name: 'The position' });
   const holds = sheet.getByRole('group', { name: 'Holds of bottom' });
   await holds.getByRole('button', { name: /^Change: right hand grips the near collar/ }).click();
-  const instead = holds.getByRole('group', { name: 'If it is not to be had' });
+  const instead = holds.getByRole('group', { name: 'If you cannot get it' });
   await instead.getByLabel('Side of what is taken instead').selectOption('left');
   await instead.getByLabel('What is taken instead', { exact: true }).selectOption('wrist');
   await expect(instead).toContainText('wrist');
   await holds.getByRole('button', { name: 'Change the hold' }).click();
 
-  await sheet.getByLabel('Waiting leads to').selectOption('guard passed');
-  await sheet.getByLabel('Worth of waiting here, in points').fill('lots');
+  await sheet.getByLabel('If you wait').selectOption('guard passed');
+  await sheet.getByLabel('Points for waiting here').fill('lots');
   await page.keyboard.press('Enter');
   await expect(sheet.locator('.invalid-feedback').last()).toBeVisible();
   await page.keyboard.press('Escape');

@@ -54,7 +54,7 @@ test('the dark theme and the apparel are kept for the next visit and for every p
 test('a place that cannot be fetched says so, and is there once it can', async ({ page, demo }) => {
   await page.route(/LogPlace.*\.js$/, (route) => route.abort());
   await page.goto(`${demo.url}/club/log`);
-  await expect(page.getByRole('heading', { name: 'This place could not be fetched' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This page did not load' })).toBeVisible();
   await page.unrouteAll();
   await page.getByRole('button', { name: 'Load the page again' }).click();
   await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
@@ -185,7 +185,7 @@ for (const [place, addresses] of Object.entries({
     for (const address of addresses) {
       await page.goto(`${demo.url}/${address}`);
       await expect(page.getByRole('heading').first(), address).toBeVisible();
-      await expect(page.getByText('This place could not be shown'), address).toHaveCount(0);
+      await expect(page.getByText('This page did not open'), address).toHaveCount(0);
       if (address.includes('/weigh'))
         await expect(page.getByRole('status').filter({ hasText: /^Weighed$/ }), address).toBeAttached();
     }
@@ -194,5 +194,5 @@ for (const [place, addresses] of Object.entries({
 
 test('a guard system that is not there any more says so', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick?system=gone`);
-  await expect(page.getByRole('heading', { name: 'This guard system is not in the map' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This map has no such guard system' })).toBeVisible();
 });

@@ -31,9 +31,9 @@ test('three weeks are planned, a class is moved by key and by mouse, the rest fo
   const card = page.getByRole('complementary', { name: 'The class' });
   await expect(card).toContainText('Tuesday 2 March, 19:15, 60 minutes');
   await expect(card.getByRole('heading', { name: 'New' })).toBeVisible();
-  await expect(
-    page.getByRole('region', { name: 'What is kept' }).getByRole('listitem').first(),
-  ).toContainText('%');
+  await expect(page.getByRole('region', { name: 'Still fresh' }).getByRole('listitem').first()).toContainText(
+    '%',
+  );
 
   // By key a day on, and taken back.
   await days.first().focus();
@@ -57,7 +57,7 @@ test('three weeks are planned, a class is moved by key and by mouse, the rest fo
   await days.first().click();
   await card.getByRole('button', { name: 'Plan it and the 2 after it anew' }).click();
   await expect(page.getByRole('status').filter({ hasText: '3 classes planned anew.' })).toBeVisible();
-  await expect(calendar.getByLabel('stands on what is not taught yet')).toHaveCount(0);
+  await expect(calendar.getByLabel('needs what is not taught yet')).toHaveCount(0);
 
   await expect
     .poll(async () => JSON.stringify(await (await request.get(`${demo.url}/api/documents/class`)).json()))

@@ -128,7 +128,7 @@ test('both change the same chance: one question about one field, in words', asyn
   await change(request, demo.url, [theirs], { who: 'Coach Tern' });
   await context.setOffline(false);
 
-  const dialog = page.getByRole('dialog', { name: 'Changed by two people at once' });
+  const dialog = page.getByRole('dialog', { name: 'Two people changed this' });
   await expect(dialog.getByText('chance of answer “One-hook sweep, unopposed”')).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Yours: 33 %' })).toHaveAttribute('aria-pressed', 'true');
   await expect(dialog.getByRole('group')).toHaveCount(1);

@@ -18,7 +18,7 @@ test('from the map to the mat, and all of it is there after a restart', async ({
 
   // Ask: they stripped the collar, what now? Position, reaction, answer.
   await page.keyboard.press('2');
-  await expect(page.getByRole('heading', { name: 'Where are we?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Where are you?' })).toBeVisible();
   await page.getByRole('button', { name: /^Collar and sleeve \d/ }).click();
   await page.getByRole('button', { name: 'Collar and sleeve, top kneeling' }).click();
   await page.getByRole('button', { name: 'Strips the collar grip' }).click();
@@ -31,7 +31,7 @@ test('from the map to the mat, and all of it is there after a restart', async ({
   // Build a class that fits its minutes.
   await page.keyboard.press('5');
   await page.getByRole('button', { name: 'A review' }).click();
-  await expect(page.getByRole('heading', { name: 'What is gone through again?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What do you want to go through again?' })).toBeVisible();
   await page.getByLabel('Name').fill('Friday: the sleeve');
   await page.getByLabel('Minutes').fill('40');
   await page.getByRole('button', { name: /Cover all of Collar and sleeve/ }).click();

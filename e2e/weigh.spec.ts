@@ -27,7 +27,7 @@ test('work that would never end is stopped at once and begun again', async ({ pa
   const took = await page.getByRole('button', { name: 'Stop' }).evaluate(async (button: HTMLElement) => {
     const from = performance.now();
     button.click();
-    while (!document.body.innerText.includes('Stopped: what is shown is from before.'))
+    while (!document.body.innerText.includes('Stopped. You see the result from before.'))
       await new Promise(requestAnimationFrame);
     return performance.now() - from;
   });
@@ -83,7 +83,7 @@ test('holes stand by what an answer brings, and lead to the cell that would mend
 }) => {
   await page.goto(`${demo.url}/map/kelpwick/weigh`);
   const fix = page.getByRole('region', { name: 'What to fix first' });
-  await expect(fix.getByRole('heading', { name: 'Holes by what an answer brings' })).toBeVisible();
+  await expect(fix.getByRole('heading', { name: 'Holes, the dearest first' })).toBeVisible();
   const holes = fix.getByRole('list').first().getByRole('listitem');
   await expect(holes.first()).toBeVisible();
   const stakes = (await holes.locator('b').allTextContents()).map(Number);
@@ -100,7 +100,7 @@ test('opens with what a round comes to: words, a bar, a path, and each line open
 }) => {
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
   await weighed(page);
-  const story = page.getByRole('region', { name: 'What a round comes to' });
+  const story = page.getByRole('region', { name: 'A round in short' });
   const shown = (await entryValue(page).textContent())!;
   const signed = shown.startsWith('−') ? shown : `+${shown}`;
   await expect(story).toContainText(`Worth ${signed} points, with you at your plan and them at club level`);
@@ -113,12 +113,12 @@ test('opens with what a round comes to: words, a bar, a path, and each line open
   await expect(
     story.getByRole('list', { name: 'Best way through' }).getByRole('button').first(),
   ).toBeVisible();
-  await expect(story.getByRole('region', { name: 'It lives on' })).toContainText('without it');
-  await expect(story.getByRole('region', { name: 'What hurts it most' }).getByRole('button')).toHaveCount(3);
+  await expect(story.getByRole('region', { name: 'What carries it' })).toContainText('without it');
+  await expect(story.getByRole('region', { name: 'What hurts it' }).getByRole('button')).toHaveCount(3);
 
   await story.getByLabel('System').selectOption('Butterfly');
   await expect(story.getByRole('heading', { name: 'A round from Butterfly' })).toBeVisible();
-  const hurt = story.getByRole('region', { name: 'What hurts it most' }).getByRole('button').first();
+  const hurt = story.getByRole('region', { name: 'What hurts it' }).getByRole('button').first();
   const place = (await hurt.textContent())!.match(/“(.+)”/)![1]!;
   await hurt.click();
   const plan = page.getByRole('region', { name: 'The plan' });
@@ -134,10 +134,10 @@ test('a level changes what a round is worth in every place, and is kept with a w
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
   await weighed(page);
   const club = await entry(page);
-  const level = page.getByLabel('Level: how often they pick the better answer');
+  const level = page.getByLabel('Level: how often both pick the better answer');
   const values = page.getByRole('region', { name: 'Values' });
   await expect(values).toContainText('if they turn out to know best and you keep to this');
-  await level.selectOption('Both know best');
+  await level.selectOption('Both play perfectly');
   await expect(values).toContainText('With both knowing best.');
   await weighed(page);
   const best = await entry(page);
@@ -147,7 +147,7 @@ test('a level changes what a round is worth in every place, and is kept with a w
   await page.getByRole('button', { name: 'Keep' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Open mat');
   await page.keyboard.press('Enter');
-  await level.selectOption('Both know best');
+  await level.selectOption('Both play perfectly');
   await expect.poll(() => entry(page)).toBe(best);
 
   // Read goes by it, too.
@@ -165,7 +165,7 @@ test('dilemmas say what they are worth and what makes them look the same', async
   const triangle = dilemmas.filter({ hasText: 'Finish the triangle and Arm lock from the triangle' });
   await expect(triangle).toContainText(/\+0\.\d\d/);
   await expect(triangle).toContainText('Top does best: postures up tall and drives forward');
-  await triangle.getByText('What to train so that they look the same').click();
+  await triangle.getByText('What to train so that they start the same').click();
   await expect(triangle).toContainText(/begin alike/);
   await triangle.getByRole('button', { name: 'Triangle locked' }).click();
   await expect(page.getByRole('region', { name: 'The plan' })).toContainText('A real dilemma');
@@ -178,7 +178,7 @@ test('what is won when top never does something; many things only when asked for
 }) => {
   await page.goto(`${demo.url}/map/kelpwick/weigh?see=rests`);
   await page.getByRole('button', { name: 'Reactions' }).click();
-  const won = page.getByRole('list', { name: 'Lost without' }).getByRole('listitem');
+  const won = page.getByRole('list', { name: 'What a round loses' }).getByRole('listitem');
   await expect(won.filter({ hasText: 'top never: Drives forward' })).toContainText(/^\+/);
   await page.getByRole('button', { name: 'Joints' }).click();
   await expect(won).toHaveCount(7);
@@ -187,7 +187,7 @@ test('what is won when top never does something; many things only when asked for
   const crowded = bigMap({ positions: 120, reactions: 40 });
   await request.post(`${demo.url}/api/documents/map`, { data: crowded });
   await page.goto(`${demo.url}/map/crowded/weigh?see=rests`);
-  const ask = page.getByRole('button', { name: 'Take them away one by one' });
+  const ask = page.getByRole('button', { name: 'Try without each' });
   await page.getByRole('button', { name: 'Moves' }).click();
   await ask.click();
   await expect(won.first()).toBeVisible();
@@ -198,8 +198,8 @@ test('what is won when top never does something; many things only when asked for
 
 test('what the game rests on, and how its rounds end', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick/weigh?at=x-guard`);
-  await page.getByRole('button', { name: 'Rests on' }).click();
-  const lost = page.getByRole('list', { name: 'Lost without' }).getByRole('listitem');
+  await page.getByRole('button', { name: 'Without…' }).click();
+  const lost = page.getByRole('list', { name: 'What a round loses' }).getByRole('listitem');
   await expect(page.getByRole('progressbar', { name: 'Weighed without' })).toBeHidden();
   await expect(lost.filter({ hasText: 'without hooks on the thigh' })).toBeVisible();
   const differences = (await lost.locator('b').allTextContents()).map(Number);
@@ -268,7 +268,7 @@ test('an empty map says why it cannot be weighed, a chosen rules profile who dec
   await page.getByLabel('Name of the map').fill('Mine');
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'Weigh' }).click();
-  await expect(page.getByRole('heading', { name: 'This map cannot be weighed yet' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The program cannot weigh this map yet' })).toBeVisible();
   await expect(page.getByText('give at least one an entry weight')).toBeVisible();
   await page.getByLabel('Rules').selectOption({ index: 1 });
   await expect(page.getByText('The event’s current rule book decides.')).toBeVisible();

@@ -15,13 +15,13 @@ test('a what-if moves the value of the map at once', async ({ page, demo }) => {
   const dear = await entry(page);
 
   // What is not allowed can only cost bottom; what top leaves out can only help.
-  const take = page.getByLabel('Take away');
+  const take = page.getByLabel('Without');
   await take.selectOption('Without far hooks');
   await expect.poll(() => entry(page)).toBeLessThan(dear);
   const hooked = await entry(page);
   await take.selectOption('Top never: Drives forward');
   await expect.poll(() => entry(page)).toBeGreaterThan(hooked);
-  const taken = page.getByRole('list', { name: 'Taken away' });
+  const taken = page.getByRole('list', { name: 'Left out' });
   await expect(taken.getByRole('listitem')).toHaveText(['Without far hooks', 'Top never: Drives forward']);
   await taken.getByRole('button', { name: 'Give back: Top never: Drives forward' }).click();
   await expect.poll(() => entry(page)).toBe(hooked);
@@ -53,11 +53,11 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
   demo,
 }) => {
   const before = await openWhatIfs(page, demo.url);
-  await page.getByLabel('Take away').selectOption('Without collar grips');
+  await page.getByLabel('Without').selectOption('Without collar grips');
   await expect.poll(() => entry(page)).toBeLessThan(before);
   const without = await entry(page);
   const whatIf = page.getByLabel('What-if', { exact: true });
-  await expect(whatIf.getByRole('option', { selected: true })).toHaveText('Changed, not kept');
+  await expect(whatIf.getByRole('option', { selected: true })).toHaveText('Changed, not saved');
   await page.getByRole('button', { name: 'Keep' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Collar worn out');
   await page.keyboard.press('Enter');
@@ -71,7 +71,7 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
     'false',
   );
 
-  await page.getByLabel('Beside').selectOption('Beside: the map as it is');
+  await page.getByLabel('Compare with').selectOption('Beside: the map as it is');
   const note = page.getByRole('region', { name: 'Values' }).getByRole('note');
   await expect(note).toContainText('on “The map as it is”');
   const difference = numberOf(await note.locator('b').textContent());
@@ -119,7 +119,7 @@ test('an opponent’s habits are written down, trusted and gained from, at a ris
   await expect(page.getByRole('button', { name: 'Not known' })).toBeVisible();
   await expect(page.getByText('Known in:')).toContainText('Collar and sleeve, top standing');
 
-  const trust = page.getByRole('slider', { name: /^Trust in these habits/ });
+  const trust = page.getByRole('slider', { name: /^How sure you are/ });
   const chart = page.getByRole('img', { name: /trust: .* against the habits/ });
   const read = async (percent: number) => {
     await expect(chart).toHaveAccessibleName(new RegExp(`^At ${percent} % trust`));
@@ -143,7 +143,7 @@ test('what was weighed goes out as files, under the what-if on screen', async ({
   await weighed(page);
   const shown = await entry(page);
   const take = async (name: string) => {
-    await page.getByRole('button', { name: 'Take along as a file' }).click();
+    await page.getByRole('button', { name: 'Save as a file' }).click();
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('link', { name }).or(page.getByRole('button', { name })).click(),
@@ -160,7 +160,7 @@ test('an ending can be made worth less than nothing, and too much is refused in 
   demo,
 }) => {
   const before = await openWhatIfs(page, demo.url);
-  await page.getByText('Worth of an ending beside the points').click();
+  await page.getByText('What an ending is worth besides points').click();
   const passed = page.getByLabel('guard passed', { exact: true });
   await passed.fill('-101');
   await passed.press('Enter');

@@ -61,7 +61,7 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await page.screenshot(shot('handbook'));
 
   await page.goto(`${shipped.url}/club/term`);
-  await expect(page.getByRole('region', { name: 'What is kept' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Still fresh' })).toBeVisible();
   await pictured(page);
   await page.screenshot(shot('term'));
 
@@ -78,7 +78,7 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
 
   await page.goto(`${shipped.url}/map/kelpwick/read?at=cross-sleeve-kneeling`);
   await page
-    .getByRole('group', { name: 'How to say where we are' })
+    .getByRole('group', { name: 'How to say where you are' })
     .getByRole('button', { name: 'Holds' })
     .click();
   await page.getByRole('button', { name: 'our right foot, holding' }).press('Enter');
@@ -89,17 +89,17 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await page.screenshot(shot('read-holds'));
 
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
-  await expect(page.getByRole('region', { name: 'What hurts it most' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What hurts it' })).toBeVisible();
   await pictured(page);
   await page.screenshot(shot('weigh-round'));
 
   await page.goto(`${shipped.url}/map/kelpwick/weigh?at=butterfly&see=dilemmas`);
-  await page.getByText('What to train so that they look the same').first().click();
+  await page.getByText('What to train so that they start the same').first().click();
   await page.screenshot(shot('weigh'));
 
   await page.goto(`${shipped.url}/map/kelpwick/weigh?at=collar-sleeve-standing&see=opponent`);
   await page.getByLabel('What-if', { exact: true }).selectOption('Marten again');
-  await page.getByLabel('Beside').selectOption('Beside: the map as it is');
+  await page.getByLabel('Compare with').selectOption('Beside: the map as it is');
   await expect(page.getByRole('note')).toBeVisible();
   await page.screenshot(shot('weigh-opponent'));
 
@@ -132,7 +132,7 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await page.screenshot(shot('mat'));
   await page.keyboard.press('b');
   await page.keyboard.press('c');
-  const counting = page.getByRole('region', { name: 'Count what is seen' });
+  const counting = page.getByRole('region', { name: 'Count what you see' });
   await counting.getByLabel('Who tried').selectOption('Gull');
   await counting.getByRole('button', { name: 'Worked' }).click();
   await counting.getByRole('button').first().click();
@@ -143,6 +143,6 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await expect(page.getByRole('region', { name: 'Fading' }).getByRole('listitem').first()).toBeVisible();
   await page.screenshot(shot('log'));
   await page.goto(`${shipped.url}/club/log?part=evidence&weeks=all`);
-  await expect(page.getByRole('button', { name: /^Take the blend for all/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Use the counted results for all/ })).toBeVisible();
   await page.screenshot(shot('log-evidence'));
 });

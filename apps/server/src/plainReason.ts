@@ -11,16 +11,16 @@ export function plainReason(error: unknown, { host, port, databaseFile }: Start)
     return `Port ${port} on ${host} is in use, perhaps by Aftersquall itself. Close that, or set AFTERSQUALL_PORT to another port.`;
   }
   if (code === 'EACCES' && message.includes('listen')) {
-    return `Port ${port} may not be opened by this user. Set AFTERSQUALL_PORT to one above 1023.`;
+    return `This user may not open port ${port}. Set AFTERSQUALL_PORT to one above 1023.`;
   }
   if (
     /^SQLITE_(NOTADB|CORRUPT|CANTOPEN|READONLY|IOERR)|^E(ACCES|PERM|ROFS|NOTDIR|EXIST)/.test(code) ||
     /^Sqlite|unable to open database/i.test(message)
   ) {
-    return `The database ${databaseFile} cannot be used (${message}). Move it away to start afresh, put a good copy in its place, or set AFTERSQUALL_DATABASE to another file.`;
+    return `Aftersquall cannot open the database ${databaseFile} (${message}). Put a good copy in its place, move it away to start with an empty one, or set AFTERSQUALL_DATABASE to another file.`;
   }
   if (/@libsql\//.test(message)) {
-    return 'The database driver has no binary for this machine. Run npm ci again; if that does not help, the machine is of a kind that the driver does not ship for.';
+    return 'The database driver does not run on this machine. Run npm ci again. If that does not help, use another machine.';
   }
   return `Aftersquall could not start: ${message}`;
 }

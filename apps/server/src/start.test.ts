@@ -43,7 +43,7 @@ it('says in a sentence that the database is none, and leaves the file alone', as
   );
   await writeFile(databaseFile, content);
   const reason = await reasonOf(() => createApp({ databaseFile }), 4700, databaseFile);
-  expect(reason).toContain(`The database ${databaseFile} cannot be used`);
+  expect(reason).toContain(`Aftersquall cannot open the database ${databaseFile} (`);
   expect(await readFile(databaseFile, 'utf8')).toBe(content);
   await rm(folder, { recursive: true });
 });

@@ -49,7 +49,7 @@ function validated<T>(schema: z.ZodType<T>, value: unknown): T {
   const parsed = schema.safeParse(value);
   if (parsed.success) return parsed.data;
   throw new BadRequestException({
-    message: 'This cannot be done as it is.',
+    message: 'The server cannot do this as it is. Nothing was changed.',
     issues: zodIssues(parsed.error),
   });
 }

@@ -21,7 +21,10 @@ export class Refusals implements ExceptionFilter<unknown> {
 
   private refusal(error: unknown): { status: number; body: object } {
     if (error instanceof RefusedError)
-      return { status: 400, body: { message: 'This change was refused.', issues: error.issues } };
+      return {
+        status: 400,
+        body: { message: 'The server refused this change. Nothing was changed.', issues: error.issues },
+      };
     if (error instanceof HttpException) {
       const body = error.getResponse();
       const {
@@ -37,11 +40,16 @@ export class Refusals implements ExceptionFilter<unknown> {
     if (type === 'entity.too.large')
       return {
         status: 413,
-        body: { message: `This is too large: the server takes at most ${MAX_BODY} at once.` },
+        body: {
+          message: `This is too large: the server takes at most ${MAX_BODY} at once. Send it in parts.`,
+        },
       };
     if (status !== undefined && status >= 400 && status < 500)
-      return { status, body: { message: 'This could not be read: send JSON.' } };
+      return { status, body: { message: 'The server could not read this. Send JSON.' } };
     this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
-    return { status: 500, body: { message: 'Something went wrong on the server; nothing was changed.' } };
+    return {
+      status: 500,
+      body: { message: 'Something went wrong on the server. Nothing was changed. Try again.' },
+    };
   }
 }

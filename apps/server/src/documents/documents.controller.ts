@@ -20,7 +20,7 @@ export class DocumentsController {
     if (kind !== params.kind) {
       const message = `this is a ${kind}, and the address says ${params.kind}`;
       throw new BadRequestException({
-        message: 'This cannot be saved as it is.',
+        message: 'The server cannot save this as it is. Nothing was changed.',
         issues: [{ path: ['format'], message }],
       });
     }

@@ -166,8 +166,8 @@ export class DocumentsService implements OnApplicationBootstrap {
     throw new ConflictException({
       message:
         issues.length > 0
-          ? 'This no longer fits: what it needs was changed elsewhere.'
-          : 'The same was changed elsewhere.',
+          ? 'This no longer fits: somebody changed what it needs.'
+          : 'Somebody else changed the same thing.',
       revision: open.revision,
       overlaps,
       ...(issues.length > 0 && { issues }),
@@ -259,7 +259,7 @@ export class DocumentsService implements OnApplicationBootstrap {
         const { affected } = await manager.update(DocumentRow, { key, removedAt: now }, { removedAt });
         if (!affected)
           throw new NotFoundException({
-            message: `There is no ${address.kind} "${address.id}" to do this to.`,
+            message: `There is no ${address.kind} "${address.id}". Was it removed?`,
           });
       },
       () => this.open.delete(key),

@@ -23,14 +23,16 @@ export function checkHost(names: readonly string[]) {
     if (!known.has(name) && isIP(name) === 0) {
       response.status(421).json({
         statusCode: 421,
-        message: 'This server does not go by that name. Names it may go by are set in AFTERSQUALL_NAMES.',
+        message:
+          'Open the program at the address it printed when it started. Set AFTERSQUALL_NAMES to allow other names.',
       });
       return;
     }
     if (WRITES.has(request.method) && origin !== undefined && !isOwn(origin, host)) {
-      response
-        .status(403)
-        .json({ statusCode: 403, message: 'A page of another address may not change anything here.' });
+      response.status(403).json({
+        statusCode: 403,
+        message: 'Only pages of this server may change anything here. Open the program at its own address.',
+      });
       return;
     }
     next();

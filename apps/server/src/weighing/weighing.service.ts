@@ -44,7 +44,9 @@ export class WeighingService implements OnApplicationShutdown {
     });
     const result = await this.pool.run(job);
     if ('trouble' in result)
-      throw new UnprocessableEntityException({ message: `The map cannot be weighed: ${result.trouble}.` });
+      throw new UnprocessableEntityException({
+        message: `The program cannot weigh this map: ${result.trouble}.`,
+      });
     return result;
   }
 

@@ -4,14 +4,13 @@ import { TakeOut } from './TakeOut.tsx';
 
 /** Words that the program uses in a sense of its own, each in one sentence. */
 const SENTENCES = {
-  look: 'A look is what top sees: moves that begin alike share one, so that top cannot tell which of them comes.',
-  hole: 'A hole is something top does about a move to which the map has no answer yet.',
-  answered:
-    'As mapped, a hole is worth what failing is; if answered, what the move is worth when top does nothing about it.',
-  connect: 'A connecting move leads to a better position and ends nothing by itself.',
-  provoke: 'A provoking move is made for what top does about it.',
-  rests: 'What a position rests on are its holds marked as kept: without one of them one is not in it.',
-  builds: 'Builds are how the two are made: an answer says whom it suits, and how much.',
+  look: 'What top sees: moves that start the same way share it, so top cannot tell which one comes.',
+  hole: 'A hole: top does this, and you have written no answer.',
+  answered: 'First figure: every hole counts as a failed move. Second: as if you had an answer.',
+  connect: 'A set-up takes you to a better position. It does not finish or sweep by itself.',
+  provoke: 'A bait: you do it for what top does next.',
+  rests: 'The grips you must not lose. Without one of them you are somewhere else.',
+  builds: 'Builds: tall or short, heavy or light. An answer says whom it suits.',
 } as const;
 export type Term = keyof typeof SENTENCES;
 
@@ -23,7 +22,7 @@ export function Explained({ term }: { term: Term }) {
   return (
     <p className="explained small">
       {SENTENCES[term]}
-      <TakeOut label={`Put away: ${SENTENCES[term]}`} onClick={() => dispatch(putAway(term))} />
+      <TakeOut label={`Hide: ${SENTENCES[term]}`} onClick={() => dispatch(putAway(term))} />
     </p>
   );
 }

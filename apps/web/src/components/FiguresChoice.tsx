@@ -5,16 +5,16 @@ import { SelectField } from './fields/SelectField.tsx';
 export type Figures = Basis | undefined;
 
 const WORDS: Record<Basis, string> = {
-  coach: 'the coach’s guesses',
-  logged: 'what the log says',
-  blended: 'guess and log',
+  coach: 'your guesses',
+  logged: 'counted results',
+  blended: 'guess and count',
 };
 
 /** On what something was chosen, in a sentence. */
 export const FIGURES_SENTENCE: Record<Basis, string> = {
-  coach: 'On the coach’s own guesses.',
-  logged: 'On what the log says.',
-  blended: 'On guess and log together.',
+  coach: 'With your guesses.',
+  logged: 'With what was counted on the mat.',
+  blended: 'With your guesses and what was counted.',
 };
 
 export const figuresOf = (text: string | null): Figures => BASES.find((one) => one === text);
@@ -29,7 +29,7 @@ interface Props {
 export function FiguresChoice({ value, onChange, hideLabel = false }: Props) {
   return (
     <SelectField
-      label="On whose figures"
+      label="Where the figures come from"
       hideLabel={hideLabel}
       value={value ?? ''}
       choices={[

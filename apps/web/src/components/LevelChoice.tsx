@@ -15,7 +15,7 @@ export function LevelChoice() {
   const level = useAppSelector(({ settings }) => settings.level);
   return (
     <SelectField
-      label="Level: how often they pick the better answer"
+      label="Level: how often both pick the better answer"
       hideLabel
       value={keyOf(level)}
       choices={LEVELS.map((one) => ({ value: keyOf(one), name: nameOf(one) }))}
@@ -31,7 +31,7 @@ const NAMES: Record<PlayLevel['top'], string> = {
   new: 'new',
   club: 'club level',
   sharp: 'sharp',
-  'knows best': 'Both know best',
+  'knows best': 'Both play perfectly',
 };
 const nameOf = ({ top, bottom }: PlayLevel): string =>
   top === 'knows best' ? NAMES[top] : `${bottom === BOTTOM_LEVELS[0] ? 'Them' : 'Both'}: ${NAMES[top]}`;

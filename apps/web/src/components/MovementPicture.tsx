@@ -44,7 +44,11 @@ export function MovementPicture({ from, to, seconds }: Props) {
           running={running}
           onAt={setAt}
           onRun={setRunning}
-          words={{ run: 'Run the movement', stop: 'Stop the movement', place: 'How far the movement is' }}
+          words={{
+            run: 'Play the movement',
+            stop: 'Stop the movement',
+            place: 'How far along the movement is',
+          }}
           disabled={!pictures}
         />
       </figcaption>

@@ -20,7 +20,7 @@ export function NewAthlete({ club, onChange, onAdded }: Props) {
     const name = alias.trim();
     if (!name) return;
     if (club.athletes.some((one) => one.alias.toLowerCase() === name.toLowerCase())) {
-      setTrouble(`${name} is there already: take another alias.`);
+      setTrouble(`${name} is taken. Choose another nickname.`);
       return;
     }
     const id = freshId(
@@ -40,7 +40,7 @@ export function NewAthlete({ club, onChange, onAdded }: Props) {
     <form onSubmit={add} className="new-athlete">
       <input
         className="form-control form-control-sm"
-        aria-label="Somebody new, by an alias"
+        aria-label="Nickname of somebody new"
         placeholder="somebody new"
         value={alias}
         maxLength={LONGEST}

@@ -86,7 +86,7 @@ export function Drawing({ picture, words, shown, pointed, onPoint }: DrawingProp
       viewBox={`0 0 ${width} ${height}`}
       role="img"
       aria-busy={picture.first}
-      aria-label={`${words}${uncertain ? ' The picture is uncertain.' : ''}`}
+      aria-label={`${words}${uncertain ? ' The picture is a rough sketch.' : ''}`}
     >
       {paths.map(({ layer, who, d }) => (
         <path
@@ -110,7 +110,7 @@ export function Drawing({ picture, words, shown, pointed, onPoint }: DrawingProp
         ))}
       {uncertain && width >= LEGIBLE && (
         <text className={styles.uncertain} x={width - 4} y={height - 5}>
-          sketch: uncertain
+          rough sketch
         </text>
       )}
     </svg>

@@ -32,7 +32,7 @@ export function RemovedDialog({ onHide }: { onHide: () => void }) {
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <p>You can give back what was removed in the last 30 days, with its history.</p>
+        <p>Removed things stay here for 30 days. Give one back and its history comes with it.</p>
         {(trouble || error) && (
           <p className="hazard" role="alert">
             {trouble || refusalOf(error).message}

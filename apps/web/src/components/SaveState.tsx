@@ -47,7 +47,7 @@ export function SaveLine({
   if (!lasting)
     return (
       <span className="save-state bad" role="alert">
-        This browser keeps nothing (is it a private window?). Leave this page open until it says “Saved”.{' '}
+        This browser cannot store anything (a private window?). Keep this page open until it says “Saved”.{' '}
         {saving ? 'Saving' : 'Saved'}
       </span>
     );
@@ -69,5 +69,5 @@ function keptWords(waiting: Session['waiting'], lasting: boolean): string {
     waiting.length === 1 ? ['One change is', 'it'] : [`${waiting.length} changes are`, 'they'];
   return lasting && waiting.every((change) => change.kept)
     ? `${count} kept on this device. ${they === 'it' ? 'It is' : 'They are'} sent when it is back.`
-    : `${count} not on this device’s disk: leave this page open.`;
+    : `${count} not stored on this device. Keep this page open.`;
 }

@@ -122,7 +122,7 @@ export function TurnablePicture(props: Props) {
               Keep this view
             </button>
           )}
-          <IconButton bare label="As it is seen best" onClick={() => setTurned(undefined)}>
+          <IconButton bare label="Show the best view" onClick={() => setTurned(undefined)}>
             <RotateCcw size={16} aria-hidden />
           </IconButton>
         </div>
@@ -139,7 +139,7 @@ export function TurnablePicture(props: Props) {
       )}
       {said && <p className={styles.said}>{said}</p>}
       <small className="soft">
-        A sketch computed from the holds, not a photograph of technique.
+        The program draws this sketch from the holds.
         {usual?.uncertain && ` This one is uncertain: ${whyUncertain(position, usual)}.`}
       </small>
     </div>
@@ -149,7 +149,7 @@ export function TurnablePicture(props: Props) {
 /** What it is that cannot be had, in words. */
 function whyUncertain(position: Position, { worst }: PosePicture): string {
   const hold = worst && [...position.holds, ...position.topHolds].find(({ id }) => id === worst.id);
-  if (!hold) return 'every hold is met, but only with limbs bent and bodies pressed to their limits';
+  if (!hold) return 'every hold reaches, but only with the bodies bent to their limits';
   const by = position.holds.includes(hold) ? 'own' : 'top';
   return `“${holdWords(hold, wordContext(position), by)}” is ${Math.round(worst.distance * 100)} cm off`;
 }

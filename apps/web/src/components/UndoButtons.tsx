@@ -22,7 +22,7 @@ export function UndoButtons() {
       </IconButton>
       <IconButton
         label="Redo"
-        title={redo ? `Make again what was undone: ${redo.what} (Ctrl Shift Z)` : 'Nothing to make again'}
+        title={redo ? `Redo: ${redo.what} (Ctrl Shift Z)` : 'Nothing to redo'}
         disabled={!redo}
         onClick={() => session && dispatch(redoChange(session.address))}
       >

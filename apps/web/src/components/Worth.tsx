@@ -17,7 +17,7 @@ export function Worth({ value, stale, inWords }: Props) {
   return (
     <span
       className={`worth ${text.startsWith('−') ? 'top' : 'own'} ${stale ? 'stale' : ''}`}
-      title={`What it is worth, in points of a round with ${levelWords(level)}`}
+      title={`Points a round from here with ${levelWords(level)}. A sweep is 2 points.`}
     >
       {inWords ? `${signedPoints(value)} points` : text}
     </span>

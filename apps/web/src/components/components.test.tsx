@@ -107,9 +107,9 @@ describe('a select', () => {
       { value: 'x', name: 'X-guard', group: 'Positions' },
       { value: 'passed', name: 'guard passed', group: 'Ends' },
     ];
-    render(<SelectField label="Leads to" value="x" choices={choices} onChange={onChange} />);
+    render(<SelectField label="If it works" value="x" choices={choices} onChange={onChange} />);
     expect(screen.getByRole('group', { name: 'Ends' }).textContent).toBe('guard passed');
-    await userEvent.selectOptions(screen.getByLabelText('Leads to'), 'guard passed');
+    await userEvent.selectOptions(screen.getByLabelText('If it works'), 'guard passed');
     expect(onChange).toHaveBeenCalledExactlyOnceWith('passed');
   });
 

@@ -11,7 +11,7 @@ export async function readMapFile(
   } catch (error) {
     if (!(error instanceof RefusedError)) throw error;
     return {
-      refusal: { message: 'This is not a map file, or one with mistakes in it.', issues: error.issues },
+      refusal: { message: 'This file is not a map, or it has mistakes.', issues: error.issues },
     };
   }
 }

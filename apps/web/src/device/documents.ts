@@ -166,4 +166,4 @@ export function keptDocuments(db: Db): KeptDocuments {
   };
 }
 
-export const UNREADABLE = 'It was made by another version of the program, and this one cannot read it.';
+export const UNREADABLE = 'Another version of the program wrote it, and this one cannot read it.';

@@ -29,9 +29,7 @@ export function keptRuns(db: Db): KeptRuns {
       for (const { at, event } of bad)
         await db.write(['runs', 'aside'], (store) => {
           void store('runs').delete(at);
-          void store('aside').put(
-            asideOf('run', `something that happened in the class “${classId}”`, UNREADABLE, event),
-          );
+          void store('aside').put(asideOf('run', `a record of the class “${classId}”`, UNREADABLE, event));
         });
       const events = kept.filter((row) => !bad.includes(row)).map(({ event }) => event);
       const last = events.at(-1)?.run;

@@ -47,7 +47,7 @@ export function AsideDialog({ all, onHide }: Props) {
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <p>These are not saved on the server. They stay on this device until you remove them.</p>
+        <p>The server does not have these. They stay on this device until you remove them.</p>
         {all.length === 0 && <p className="soft">Nothing is put aside.</p>}
         {all.map((one) => (
           <OneAside key={one.key} aside={one} />
@@ -88,7 +88,7 @@ function OneAside({ aside }: { aside: Aside }) {
       <p className="soft mb-1">{why}</p>
       {trouble && (
         <p className="hazard mb-1" role="alert">
-          It still does not fit: {trouble}.
+          The server still refuses it: {trouble}.
         </p>
       )}
       <div className="d-flex gap-2">

@@ -52,7 +52,7 @@ function BothChanged({ session, conflict, who, onAside }: PartProps) {
   };
   return (
     <>
-      <Header>Changed by two people at once</Header>
+      <Header>Two people changed this</Header>
       <Modal.Body>
         {conflict.overlaps.map((overlap) => (
           <Question

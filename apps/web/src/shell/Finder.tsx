@@ -115,7 +115,7 @@ export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
           onPick={go}
           large
         />
-        {typed.trim() !== '' && found.length === 0 && <p className="mt-2 mb-0">Nothing goes by that name.</p>}
+        {typed.trim() !== '' && found.length === 0 && <p className="mt-2 mb-0">Nothing has that name.</p>}
       </Modal.Body>
     </Modal>
   );

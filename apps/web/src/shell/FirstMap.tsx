@@ -84,8 +84,8 @@ export function FirstMap() {
       <Notices />
       <h1>Name your first map</h1>
       <p>
-        A map holds the guard systems you teach: positions with their holds, the moves from each, what
-        opponents do, and your answer. Most coaches keep one map for everything.
+        A map holds the guards you teach: positions, moves, what top does, and your answers. Most coaches keep
+        one map.
       </p>
       <Form onSubmit={begin} noValidate>
         <Form.Group controlId="map-name" className="mb-2">
@@ -94,13 +94,13 @@ export function FirstMap() {
           <Form.Control.Feedback type="invalid">{trouble}</Form.Control.Feedback>
         </Form.Group>
         <fieldset className="mb-3">
-          <legend className="form-label">
-            Begin with what you teach, from the book that ships, or with nothing
-          </legend>
+          <legend className="form-label">Start with guards from our book, or with an empty map</legend>
           <BookSystems chosen={chosen.ids} onChange={(ids, book) => setChosen({ ids, book })} />
         </fieldset>
         <button type="submit" className="btn btn-now">
-          {chosen.ids.size === 0 ? 'Begin the map' : `Begin with ${chosen.ids.size} of the systems`}
+          {chosen.ids.size === 0
+            ? 'Start the map'
+            : `Start with ${chosen.ids.size} ${chosen.ids.size === 1 ? 'system' : 'systems'}`}
         </button>{' '}
         <label className="btn btn-plain">
           or open a map file

@@ -11,18 +11,18 @@ const EVERYWHERE: [string, string][] = [
 ];
 const HERE: Record<string, [string, string][]> = {
   map: [
-    ['B', 'Answer board, or currents'],
+    ['B', 'Board, or chart'],
     ['N', 'New position'],
     ['F', 'Fit the whole chart'],
     ['Esc', 'Close what was opened last'],
     ['Arrows', 'Board: from cell to cell'],
     ['type', 'Board: fill the cell; Enter goes down, Tab on'],
     ['+', 'Board: new move here'],
-    ['&', 'Board: new move that looks the same'],
+    ['&', 'Board: new move that starts the same'],
     ['|', 'Board: something else top does'],
     ['@', 'Board: new position'],
     ['Space', 'Board: open what the cell is about'],
-    ['Del', 'Board: take the answer out'],
+    ['Del', 'Board: remove the answer'],
   ],
   balance: [['Arrows', 'On the centre of mass: lean top']],
   read: [
@@ -42,7 +42,7 @@ const HERE: Record<string, [string, string][]> = {
     ['−', 'Time line: the block shorter'],
     ['Alt D', 'Time line: the block once more'],
     ['Alt S', 'Time line: the block in two'],
-    ['Del', 'Time line: the block taken out'],
+    ['Del', 'Time line: remove the block'],
     ['← → ↑ ↓', 'Term: the class a day or a week earlier or later'],
   ],
 };

@@ -4,11 +4,8 @@ import './shell.module.scss';
 export function NotFetched() {
   return (
     <div className="teach" role="alert">
-      <h1>This place could not be fetched</h1>
-      <p>
-        The server does not answer, or the program on it is newer than this page. Everything you changed is
-        kept.
-      </p>
+      <h1>This page did not load</h1>
+      <p>The server does not answer, or it has a newer version. Your changes are saved.</p>
       <button type="button" className="btn btn-now" autoFocus onClick={() => location.reload()}>
         Load the page again
       </button>

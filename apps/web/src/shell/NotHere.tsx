@@ -6,8 +6,8 @@ export function NotHere() {
   const error = useRouteError();
   return (
     <div className="teach">
-      <h1>{error ? 'This place could not be shown' : 'There is nothing at this address'}</h1>
-      {error !== undefined && <p>Something in it went wrong. What you wrote is kept.</p>}
+      <h1>{error ? 'This page did not open' : 'There is nothing at this address'}</h1>
+      {error !== undefined && <p>Something in it went wrong. Your changes are saved.</p>}
       <Link to="/">Back to the map</Link>
     </div>
   );

@@ -9,8 +9,7 @@ export function PlaceTrouble() {
     <div className="teach" role="alert">
       <h1>Something went wrong here</h1>
       <p>
-        It is a fault of the program, not of what you did. Everything you changed is kept, and so is what you
-        were typing in Lines.
+        This is our bug, not your mistake. Your changes are saved, and so is what you were typing in Lines.
       </p>
       <div className="d-flex gap-2">
         <button
@@ -23,7 +22,7 @@ export function PlaceTrouble() {
           Go on
         </button>
         <Link className="btn btn-plain" to={pathname} replace>
-          Show the place without what was open
+          Close what was open and show the page
         </Link>
       </div>
     </div>

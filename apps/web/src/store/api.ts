@@ -137,7 +137,11 @@ export function refusalOf(error: unknown): Refusal {
   const offline = status === 'FETCH_ERROR';
   return {
     status,
-    message: body.message ?? (offline ? 'The server does not answer.' : 'The server could not do that.'),
+    message:
+      body.message ??
+      (offline
+        ? 'The server does not answer.'
+        : 'The server could not do that. Your changes are saved on this device. Try again later.'),
     issues: body.issues ?? [],
     overlaps: body.overlaps ?? [],
   };

@@ -40,7 +40,7 @@ export class StandInServer {
     const answer = (status: number, body: object) =>
       new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
     if (this.broken)
-      return answer(500, { message: 'Something went wrong on the server; nothing was changed.' });
+      return answer(500, { message: 'Something went wrong on the server. Nothing was changed. Try again.' });
     if (!pathname.includes(`/${this.document.id}`))
       return answer(404, { message: 'There is no such document.' });
     const { revision, born } = this;

@@ -28,14 +28,14 @@ describe('the verdict on a sweep', () => {
     const begun = new Set<string>();
     for (const { move, check } of sweeps) {
       if (move.direction === undefined) {
-        expect(check.verdict).toBe('Say which way it sends top, and it can be judged.');
+        expect(check.verdict).toBe('Say which way it sends top. Then the balance can be checked.');
         expect(check.weakest).toBeUndefined();
         continue;
       }
       const free = check.free.length > 0;
       const begins = check.weakest
         ? free
-          ? 'As weak as top gets, though '
+          ? 'Top is weakest there, but '
           : 'Where top is weakest'
         : free
           ? 'Top is weaker elsewhere: '

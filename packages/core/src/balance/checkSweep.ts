@@ -61,7 +61,7 @@ export function checkSweep(position: Position, move: Move, options: SweepOptions
     free,
     verdict: there
       ? words(arc.has(there.degrees), held, free, position)
-      : 'Say which way it sends top, and it can be judged.',
+      : 'Say which way it sends top. Then the balance can be checked.',
   };
 }
 
@@ -112,7 +112,7 @@ function words(
   const posts = joinWords(free.map(({ contact }) => `top's ${contactName(contact)}`));
   if (weakest && free.length === 0)
     return holding.length > 0 ? `Where top is weakest: ${joinWords(holding)}.` : 'Where top is weakest.';
-  if (weakest) return `As weak as top gets, though ${posts} can still come down there.${already}`;
+  if (weakest) return `Top is weakest there, but ${posts} can still come down.${already}`;
   return free.length > 0
     ? `Top is weaker elsewhere: ${posts} can still come down on this side.${already}`
     : `Top is weaker elsewhere.${already}`;

@@ -116,22 +116,17 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'unreachable',
     change((map) => (map.exchanges[0]!.to = { outcome: 'neutral' })),
-    'No round comes to "Two on one": nothing leads to it and it is no entry.',
+    'No round gets to "Two on one": nothing leads to it and no round starts there.',
     smallMap(),
   ],
-  [
-    'no-entry',
-    change((map) => (map.positions[0]!.entry = 0)),
-    'No position is marked as one where a round can start.',
-    smallMap(),
-  ],
+  ['no-entry', change((map) => (map.positions[0]!.entry = 0)), 'Rounds start nowhere yet.', smallMap()],
   [
     'dead-end',
     change((map) => {
       map.moves.pop();
       map.exchanges.pop();
     }),
-    '"Two on one" is a dead end: bottom has no move there.',
+    '"Two on one" is a dead end: you have no move there.',
     smallMap(),
   ],
   [
@@ -143,7 +138,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'hole',
     smallMap(),
-    'In "Collar and far sleeve", "Collar choke" has no answer when top strips the collar grip.',
+    'In "Collar and far sleeve", you have no answer with "Collar choke" when top strips the collar grip.',
     change((map) => (map.positions[0]!.looks[0]!.reactions = [])),
   ],
   [
@@ -155,13 +150,13 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'chance-range',
     change((map) => (map.exchanges[1]!.chance = 1.2)),
-    'An exchange of "Collar choke" has a chance of 1.2.',
+    'An answer of "Collar choke" has a chance of 1.2.',
     smallMap(),
   ],
   [
     'missing-basis',
     change((map) => delete map.exchanges[1]!.basis),
-    'An exchange of "Collar choke" does not say where its chance comes from.',
+    'An answer of "Collar choke" does not say where its figure comes from.',
     smallMap(),
   ],
   [
@@ -182,7 +177,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
       map.positions[0]!.holds[1]!.keep = true;
       map.moves[0]!.steps.push({ id: 's2', text: 'Pull.', take: [], release: [], seconds: 1 });
     }),
-    '"Gather the sleeve with both hands" lets go of the far sleeve at the cuff, which is marked to be kept.',
+    '"Gather the sleeve with both hands" lets go of the far sleeve at the cuff, a grip you must not lose.',
     change((map) => {
       map.positions[0]!.holds[1]!.keep = true;
     }),
@@ -237,13 +232,13 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
       map.moves = map.moves.filter(({ id }) => id === 'gather' || id === 'roll');
       map.exchanges = map.exchanges.filter(({ move }) => move === 'gather' || move === 'roll');
     }),
-    'From "Collar and far sleeve" and "Two on one" no line ever ends: they only lead to each other.',
+    '"Collar and far sleeve" and "Two on one" only lead to each other: no round ever ends there.',
     smallMap(),
   ],
   [
     'attack-without-hazard',
     change((map) => (map.moves[1]!.hazards = [])),
-    '"Collar choke" attacks a joint or the neck and carries no hazard.',
+    '"Collar choke" attacks a joint or the neck and names no hazard.',
     smallMap(),
   ],
   [
@@ -310,7 +305,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'unopposed-only',
     change((map) => (map.positions[1]!.looks[0]!.reactions = [])),
-    '"Roll under" is written for when top does nothing, and for nothing else.',
+    '"Roll under" has no answer to any reaction yet.',
     change((map) => map.positions[1]!.looks[0]!.reactions.push({ id: 'post-left' })),
   ],
   [
@@ -322,7 +317,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'common-reaction',
     likePositions(true),
-    'No look of "Position 3" lists "Strips the collar grip", which 3 of 3 positions like it do.',
+    '"Position 3" does not list "Strips the collar grip"; 3 of 3 positions like it do.',
     likePositions(false),
   ],
   [
@@ -337,7 +332,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
         }),
       ),
     ),
-    '“Rolls forward” turns over a trapped arm and carries no hazard.',
+    '“Rolls forward” turns over a trapped arm and names no hazard.',
     change((map) =>
       map.reactions.push(
         ReactionSchema.parse({
@@ -357,7 +352,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
       map.moves[0]!.steps[0]!.take[0]!.contacts = ['handL'];
       map.positions[1]!.holds[0]!.contacts = ['handL'];
     }),
-    '“Gather the sleeve with both hands”, met by “Strips the collar grip”, arrives at “Two on one”, which has again what was broken: right hand grips the near collar (cross, deep).',
+    '“Gather the sleeve with both hands”, when top does “Strips the collar grip”, arrives at “Two on one”, which has again what was broken: right hand grips the near collar (cross, deep).',
     change((map) => {
       map.positions[1]!.holds.push(map.positions[0]!.holds[0]!);
       map.exchanges[0]!.note = 'the strip only loosens it';
@@ -366,7 +361,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'arrival-stance',
     change((map) => (map.positions[1]!.signs = { 'top.stance': 'standing' })),
-    "“Gather the sleeve with both hands”, met by “Strips the collar grip”, ends with top's stance kneeling; “Two on one” has top's stance standing.",
+    "“Gather the sleeve with both hands”, when top does “Strips the collar grip”, ends with top's stance kneeling; “Two on one” has top's stance standing.",
     change((map) => {
       map.positions[1]!.signs = { 'top.stance': 'standing' };
       map.moves[0]!.steps[0]!.signs = { 'top.stance': 'standing' };
@@ -375,7 +370,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'impossible-reaction',
     change((map) => (map.reactions[1]!.needs = [{ free: 'handR' }])),
-    'In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: it needs top’s right hand free, and bottom has the left hand grips the far sleeve at the cuff (same-side).',
+    'In “Collar and far sleeve” top cannot do “Posts the left hand” about “Tilt”: it needs top’s right hand free, and bottom has the left hand grips the far sleeve at the cuff (same-side).',
     change((map) => (map.reactions[1]!.needs = [{ free: 'handL' }])),
   ],
   [
@@ -383,7 +378,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
     change(
       (map) => (map.reactions[1]!.needs = [{ facet: 'top.stance', values: ['standing'], mark: 'must' }]),
     ),
-    "In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: it needs top's stance standing.",
+    "In “Collar and far sleeve” top cannot do “Posts the left hand” about “Tilt”: it needs top's stance standing.",
     change(
       (map) => (map.reactions[1]!.needs = [{ facet: 'top.stance', values: ['standing'], mark: 'helps' }]),
     ),
@@ -391,13 +386,13 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'impossible-reaction',
     change((map) => (map.reactions[1]!.changes = { 'top.stance': 'kneeling' })),
-    'In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: top is kneeling already.',
+    'In “Collar and far sleeve” top cannot do “Posts the left hand” about “Tilt”: top is kneeling already.',
     change((map) => (map.reactions[1]!.changes = { 'top.stance': 'standing' })),
   ],
   [
     'impossible-reaction',
     change((map) => (map.reactions[1]!.changes = { 'top.handR': 'posted' })),
-    'In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: it makes top’s right hand posted, and bottom has the left hand grips the far sleeve at the cuff (same-side) unbroken.',
+    'In “Collar and far sleeve” top cannot do “Posts the left hand” about “Tilt”: it makes top’s right hand posted, and bottom has the left hand grips the far sleeve at the cuff (same-side) unbroken.',
     change((map) => {
       map.reactions[1]!.changes = { 'top.handR': 'posted' };
       map.reactions[1]!.breaks = [{ part: 'sleeve' }];
@@ -406,13 +401,13 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'impossible-reaction',
     change((map) => (map.reactions[1]!.needs = [{ not: { part: 'collar' } }])),
-    'In “Collar and far sleeve”, about “Tilt”, top cannot do “Posts the left hand”: bottom must not have a hold on the collar.',
+    'In “Collar and far sleeve” top cannot do “Posts the left hand” about “Tilt”: bottom must not have a hold on the collar.',
     change((map) => (map.reactions[1]!.needs = [{ not: { part: 'belt' } }])),
   ],
   [
     'same-landing',
     change((map) => (map.exchanges[0]!.to = { position: 'start' })),
-    '“Gather the sleeve with both hands”, met by “Strips the collar grip”, leads to “Collar and far sleeve” whether it works or not.',
+    '“Gather the sleeve with both hands”, when top does “Strips the collar grip”, goes to “Collar and far sleeve” whether it works or fails.',
     change((map) => {
       map.exchanges[0]!.to = { position: 'start' };
       map.exchanges[0]!.otherwise = { outcome: 'passed' };
@@ -428,7 +423,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
         chance: 0.6,
       }),
     ),
-    '“Collar choke” is likelier met by “Strips the collar grip” (60 %) than when nobody opposes it (40 %).',
+    '“Collar choke” works better when top does “Strips the collar grip” (60 %) than when top does nothing (40 %).',
     change((map) =>
       map.exchanges.push({
         ...map.exchanges[1]!,
@@ -444,7 +439,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
     change((map) => {
       for (const move of map.moves.slice(0, 3)) move.cues = ['Elbows in.'];
     }),
-    'The cue “Elbows in.” stands in 3 places.',
+    'The cue “Elbows in.” appears in 3 places.',
     change((map) => {
       for (const move of map.moves.slice(0, 2)) move.cues = ['Elbows in.'];
     }),
@@ -452,19 +447,19 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'cheap-break',
     stripped(0.38),
-    '“Strips the collar grip” breaks what “Collar choke” rests on, and costs it next to nothing (40 % → 38 %).',
+    '“Strips the collar grip” breaks the grip “Collar choke” needs, yet the move hardly suffers (40 % → 38 %).',
     stripped(0.2),
   ],
   [
     'cheap-break',
     stripped(0.38),
-    '“Strips the collar grip” breaks what “Collar choke” rests on, and costs it next to nothing (40 % → 38 %).',
+    '“Strips the collar grip” breaks the grip “Collar choke” needs, yet the move hardly suffers (40 % → 38 %).',
     stripped(0.38, 'the strip bares the neck'),
   ],
   [
     'leaning-words',
     change((map) => (map.moves[0]!.steps[0]!.text = 'Bring the free hand over, as above.')),
-    '“Gather the sleeve with both hands” leans on what stands elsewhere: “Bring the free hand over, as above.”',
+    '“Gather the sleeve with both hands” refers to words elsewhere: “Bring the free hand over, as above.”',
     change((map) => (map.moves[0]!.steps[0]!.text = 'Bring the free hand above the sleeve.')),
   ],
   [
@@ -472,7 +467,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
     change((map) =>
       Object.assign(map.positions[1]!, { cues: ['You may wait here.'], drift: { outcome: 'passed' } }),
     ),
-    'In “Two on one” a cue says “You may wait here.”, but waiting leads to: guard passed.',
+    'In “Two on one” a cue says “You may wait here.”, but if you wait: guard passed.',
     change((map) =>
       Object.assign(map.positions[1]!, { cues: ['You may wait here.'], drift: { outcome: 'neutral' } }),
     ),
@@ -480,19 +475,19 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'cloth-mechanic',
     rolled('no-gi'),
-    '“Roll under” is played without the jacket, and “Sleeve drag” is taught on cloth.',
+    '“Roll under” works without the jacket, but “Sleeve drag” is taught on cloth.',
     rolled('gi'),
   ],
   [
     'absent-trigger',
     freed('gives back the lapel'),
-    '“Gives it back” is answered by “Roll under”, which gives no reason for it: its words speak of “lapel”, and nobody holds that.',
+    '“Roll under” answers “Gives it back”, but top has no reason to do it: its words name “lapel”, and nobody holds that.',
     freed('gives back the arm'),
   ],
   [
     'dose-too-long',
     dosed('3 × 10 a side'),
-    '“Sleeve drag” takes at least 3 minutes as it is dosed (3 × 10 a side); a set-up has two for it.',
+    '“Sleeve drag” takes at least 3 minutes (3 × 10 a side); a warm-up has two for it.',
     dosed('10 a side'),
   ],
   [
@@ -508,7 +503,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
     change((map) =>
       Object.assign(map.moves[3]!, { faults: [{ id: 'f1', text: 'lies flat', lets: ['strip-collar'] }] }),
     ),
-    'The fault “lies flat” of “Roll under” lets through “Strips the collar grip”, which no look of “Two on one” lists.',
+    'The fault “lies flat” of “Roll under” lets top do “Strips the collar grip”, which “Two on one” does not list.',
     change((map) =>
       Object.assign(map.moves[0]!, { faults: [{ id: 'f1', text: 'lies flat', lets: ['strip-collar'] }] }),
     ),
@@ -516,7 +511,7 @@ const CASES: [code: string, bad: GuardMap, says: string, mended: GuardMap][] = [
   [
     'loss-without-tap',
     change((map) => (map.exchanges[3]!.otherwise = { outcome: 'submitted' })),
-    '“Roll under”, unopposed, may end in a submission of bottom, and nothing says when to tap.',
+    '“Roll under”, when top does nothing, can end with bottom caught, and nothing says when to tap.',
     change((map) =>
       Object.assign(map.exchanges[3]!, {
         otherwise: { outcome: 'submitted' },
@@ -565,9 +560,9 @@ describe('findings', () => {
         .map(({ sentence }) => sentence);
     expect(found({})).toEqual([]);
     expect(found({ weighed: { ...weighed, positions: { ...weighed.positions, pass: -0.5 } } })).toEqual([
-      'When “Gather the sleeve with both hands” works it leads to “Two on one”, worth −1.00; failing leads to “guard recovered”, worth 0.00.',
-      'In “Two on one” bottom has the better holds, and yet it is worth −1.00, less than a pass that has begun (−0.50).',
-      'In “Two on one” waiting is the best plan, though it has moves.',
+      '“Gather the sleeve with both hands” pays more when it fails (“guard recovered”, 0.00 points) than when it works (“Two on one”, −1.00 points).',
+      'You hold more in “Two on one”, but the figures (−1.00 points) say it is worse than a started pass (−0.50).',
+      'In “Two on one” waiting beats every move.',
     ]);
     const fine = { ...weighed, positions: { start: 0.5, cross: 0.5, pass: -0.5 }, waiting: [] };
     expect(found({ weighed: fine })).toEqual([]);

@@ -4,8 +4,8 @@ import type { GuardMap } from '../model/map.ts';
 
 /** What an exchange answers, in the words of findings. */
 export function metWords(map: GuardMap, { reaction }: Pick<Exchange, 'reaction'>): string {
-  if (reaction === 'none') return 'unopposed';
-  return `met by “${indexMap(map).reaction.get(reaction.id)?.name ?? reaction.id}”`;
+  if (reaction === 'none') return 'when top does nothing';
+  return `when top does “${indexMap(map).reaction.get(reaction.id)?.name ?? reaction.id}”`;
 }
 
 /** A chance, as findings say it. */

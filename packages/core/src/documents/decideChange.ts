@@ -48,7 +48,7 @@ export function decideChange<D extends AnyDocument>(
   change: Change,
 ): Decision<D> {
   if (change.base > revision)
-    return { is: 'refused', issues: [{ path: ['base'], message: `there is only revision ${revision} yet` }] };
+    return { is: 'refused', issues: [{ path: ['base'], message: `the latest revision is ${revision}` }] };
   const others = changesOfOthers(change, since);
   let applied: Applied<D>;
   try {

@@ -21,7 +21,7 @@ describe('a change in words', () => {
   it('says which field of what, and the values before and after', () => {
     const now = `${Math.round(exchange!.chance * 100)} %`;
     expect(words(set('exchange', exchange!.id, [{ path: ['chance'], value: 0.45 }]))).toMatch(
-      new RegExp(`^answer “.+, met by .+”: chance ${now} → 45 %$`),
+      new RegExp(`^answer “.+ when top .+”: chance ${now} → 45 %$`),
     );
     expect(
       words(

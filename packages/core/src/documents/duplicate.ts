@@ -20,7 +20,7 @@ export interface Duplicate {
 export function duplicatePosition(map: GuardMap, id: string, { mirrored = false } = {}): Duplicate {
   const position = indexMap(map).position.get(id);
   if (!position) throw new Error(`there is no position "${id}"`);
-  const name = mirrored ? `${position.name}, other side`.slice(0, 120) : copyName(position.name);
+  const name = mirrored ? `${position.name}, mirrored`.slice(0, 120) : copyName(position.name);
   const { commands, ids } = copyPositions(map, [id], position.systems, { rename: () => name, mirrored });
   return { command: batch(commands, `Duplicate “${position.name}”`), id: ids.get(id)! };
 }

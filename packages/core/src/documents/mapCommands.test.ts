@@ -122,7 +122,7 @@ describe('commands', () => {
     ]);
     const exchange = { ...map.exchanges[0]!, id: 'new', to: { position: 'nowhere' } };
     expect(refusal(() => applyCommand(map, put('exchange', exchange)))).toEqual([
-      'value: the same move already meets the same reaction in "gather-strip"',
+      'value: this move already answers this reaction in "gather-strip"',
       'value.to.position: there is no position "nowhere"',
     ]);
     expect(refusal(() => applyCommand(map, remove('move', 'nothing')))).toEqual([

@@ -8,7 +8,7 @@ import { clockText } from './clockText.ts';
 /** How much of a block is done: "8 × 12 s a side, both sides" or "4 rounds of 60 s". */
 export function doseWords(block: Block): string {
   if (isDrilled(block)) {
-    const turned = block.links[0]?.mirrored ? ', begun on the other side' : '';
+    const turned = block.links[0]?.mirrored ? ', starting on the other side' : '';
     const other = block.otherReps ? `, then ${block.otherReps} on the other side` : '';
     return `${block.reps} × ${block.secondsPerRep} s${block.sides === 2 ? ' a side, both sides' : ''}${other}${turned}`;
   }

@@ -69,8 +69,8 @@ export function takeBlend(rows: readonly Evidence[]): Command {
       edit('exchange', exchange, { ...exchange, chance: rounded(blend.mean), basis: 'blended' }),
     ),
     rows.length === 1
-      ? `Chance of “${rows[0]!.move}” from guess and log`
-      : `${rows.length} chances from guess and log`,
+      ? `Counted results for “${rows[0]!.move}”`
+      : `Counted results for ${rows.length} answers`,
   );
 }
 

@@ -2,6 +2,7 @@ import { answerName, doneName } from '../body/answerName.ts';
 import { landingWords } from '../body/landingWords.ts';
 import { seeded } from '../game/seeded.ts';
 import { type Memory, practised, retained } from '../lesson/practise/memory.ts';
+import { timesInTen } from '../model/countWords.ts';
 import { type Basis, type Exchange, notesOf } from '../model/exchange.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -131,7 +132,7 @@ function whyOf(map: GuardMap, exchange: Exchange): string {
   const { landing, failing } = notesOf(exchange);
   const at = index.position.get(index.move.get(exchange.move)!.position);
   return [
-    `${doneName(map, exchange)}: ${landingWords(map, exchange.to, at)}. Works ${Math.round(exchange.chance * 10)} times in 10 (${BASIS_WORDS[exchange.basis ?? 'coach']}).`,
+    `${doneName(map, exchange)}: ${landingWords(map, exchange.to, at)}. Works ${timesInTen(exchange.chance)} (${BASIS_WORDS[exchange.basis ?? 'coach']}).`,
     landing && sentence(landing),
     failing && sentence(`If not: ${failing}`),
   ]
@@ -141,7 +142,7 @@ function whyOf(map: GuardMap, exchange: Exchange): string {
 
 /** Whose figure it is, for an athlete. */
 const BASIS_WORDS: Record<Basis, string> = {
-  coach: 'the coach’s guess',
+  coach: 'your guess',
   logged: 'counted in class',
   blended: 'guess and count together',
 };

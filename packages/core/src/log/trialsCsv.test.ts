@@ -67,7 +67,7 @@ describe('tries as CSV', () => {
     const { issues } = readTrials(map, [gull], lines.join('\n'));
     expect(issues.map(({ line }) => line)).toEqual([2, 3, 4, 5, 6, 7]);
     expect(issues.map(({ message }) => message).join('\n')).toMatch(
-      /day such as[\s\S]*no exchange "no-such"[\s\S]*yes or no[\s\S]*expected cooperative[\s\S]*called "Nobody"[\s\S]*formula/,
+      /day such as[\s\S]*no answer "no-such"[\s\S]*yes or no[\s\S]*expected cooperative[\s\S]*called "Nobody"[\s\S]*formula/,
     );
     expect(readTrials(map, [], 'a,b\n1,2').issues).toEqual([
       { line: 1, message: expect.stringContaining('no column date') },

@@ -82,7 +82,7 @@ export function readTrials(
       );
     const exchange = findExchange(map, cells);
     if (!exchange)
-      return wrong(`the map has no exchange "${cells.exchange || `${cells.move} · ${cells.meets}`}"`);
+      return wrong(`the map has no answer "${cells.exchange || `${cells.move} · ${cells.meets}`}"`);
     if (!/^(yes|no|1|0|true|false)$/i.test(cells.worked))
       return wrong(`"${cells.worked}" in worked; expected yes or no`);
     const someone =

@@ -36,6 +36,7 @@ export {
   type TermSlot,
 } from './club.ts';
 export { CONTACTS, type Contact } from './contacts.ts';
+export { roundsWords, timesInTen } from './countWords.ts';
 export { asPosition, type Ending, EndingSchema } from './ending.ts';
 export { BASES, type Basis, type Exchange, ExchangeSchema, notesOf } from './exchange.ts';
 export { freshId } from './freshId.ts';

@@ -6,6 +6,7 @@ import { mirror, sided } from '../body/mirror.ts';
 import { playable } from '../body/playable.ts';
 import { type ApparelTranslation, holdsWorn, translateApparel } from '../body/translateApparel.ts';
 import { wordContext } from '../body/words.ts';
+import { timesInTen } from '../model/countWords.ts';
 import type { Hold } from '../model/hold.ts';
 import { indexMap } from '../model/indexMap.ts';
 import type { GuardMap } from '../model/map.ts';
@@ -218,12 +219,12 @@ function better(a: number | undefined, b: number | undefined): number {
 export function orderWords(option: ReadOption): string {
   const { legal, missing, worth, chance, holdChanges } = option;
   return [
-    legal ? undefined : 'barred under these rules, so below the allowed ones',
+    legal ? undefined : 'against these rules, so below the allowed ones',
     missing.length === 0 ? 'nothing is missing' : `${missing.length} missing`,
     worth === undefined ? undefined : `worth ${pointsText(worth)} points`,
     chance === undefined
-      ? 'no chance is written for it'
-      : `${Math.round(chance * 100)} % when it comes to it`,
+      ? 'you have written no figure for it'
+      : `works ${timesInTen(chance)} when it comes to it`,
     `${holdChanges} hold ${holdChanges === 1 ? 'change' : 'changes'}`,
   ]
     .filter(Boolean)

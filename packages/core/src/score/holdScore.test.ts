@@ -53,7 +53,7 @@ describe('the hold score of a chain through a miss', () => {
   });
 
   it('refuses what is not in the map any more', () => {
-    expect(() => holdScore(map, [{ waits: 'gone' }])).toThrow(/not in the map/);
-    expect(() => holdScore(map, ['gone'])).toThrow(/not in the map/);
+    expect(() => holdScore(map, [{ waits: 'gone' }])).toThrow(/no longer in the map/);
+    expect(() => holdScore(map, ['gone'])).toThrow(/no longer in the map/);
   });
 });

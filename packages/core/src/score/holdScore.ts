@@ -66,7 +66,7 @@ export function holdScore(
 
   for (const turn of turns) {
     const leads = turnIn(map, turn);
-    if (!leads) throw new RangeError(`“${turnText(turn)}” is not in the map any more`);
+    if (!leads) throw new RangeError(`“${turnText(turn)}” is no longer in the map`);
     const exchange = index.exchange.get(exchangeOf(turn) ?? '');
     if (!exchange) {
       wait(leads);

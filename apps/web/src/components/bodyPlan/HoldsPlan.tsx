@@ -132,12 +132,12 @@ export function HoldsPlan(props: Props) {
                 <b>
                   {limb.body === 'top' ? 'Top’s' : 'Our'} {contactName(limb.contact)}
                 </b>
-                <span>{held ? 'holds; tap what it takes instead' : 'tap what it takes'}</span>
+                <span>{held ? 'is holding; tap what it takes instead' : 'tap what it takes'}</span>
                 <TakeOut className="ms-auto" label="Leave this limb" onClick={() => setLimb(undefined)} />
               </>
             ) : (
               <span className="soft">
-                Tap a limb’s dot, then what it takes. Tap a body without a limb to say what can be seen.
+                Tap a hand or foot, then what it holds. Tap a body part to say what you see.
               </span>
             )}
           </p>

@@ -21,7 +21,7 @@ export function LookedAt({
           {holdWords(to, context, by)}, instead of {targetName(from.target, context)}
         </p>
       ))}
-      <p className="soft mb-0">Only looked at. It is written on its own side, with the gi.</p>
+      <p className="soft mb-0">You are looking at the mirror image. Edit it on its own side, with the gi.</p>
     </div>
   );
 }

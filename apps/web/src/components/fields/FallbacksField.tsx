@@ -18,13 +18,13 @@ export function FallbacksField({ fallbacks, of, context, onChange }: Props) {
   const [side, setSide] = useState<Side>('R');
   const set = (next: Target[]) => onChange(next.length > 0 ? next : undefined);
   return (
-    <div className="chip-field" role="group" aria-label="If it is not to be had">
+    <div className="chip-field" role="group" aria-label="If you cannot get it">
       <span className="label-small">else</span>
       {fallbacks.map((target, place) => (
         <span key={place} className="chip">
           {targetName(target, context)}
           <TakeOut
-            label={`Not ${targetName(target, context)}`}
+            label={`Remove: ${targetName(target, context)}`}
             onClick={() => set(fallbacks.toSpliced(place, 1))}
           />
         </span>

@@ -25,7 +25,7 @@ export function FalsePositivesField({ found, onChange }: Props) {
   return (
     <PairsField
       name="false positive"
-      asks={['What only seems to work', 'the honest test']}
+      asks={['Fake success', 'how to test it honestly']}
       pairs={pairs.map(({ text, test }, i) => ({ key: String(i), first: text, second: test }))}
       onChange={(place, { first, second }) => change(place, first, second)}
       onAdd={(text) => {

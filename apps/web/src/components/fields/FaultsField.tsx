@@ -57,13 +57,13 @@ function LetsField({ map, number, lets, reactions, onChange }: LetsProps) {
   const { reaction } = indexMap(map);
   const wordsOf = (id: string) => shortName(reaction.get(id) ?? { name: id });
   return (
-    <div className="chip-field small" role="group" aria-label={`What fault ${number} lets through`}>
+    <div className="chip-field small" role="group" aria-label={`What fault ${number} lets top do`}>
       {lets.map((id) => (
         <button
           key={id}
           type="button"
           className="chip of-top"
-          aria-label={`Take out: ${reaction.get(id)?.name ?? id}`}
+          aria-label={`Remove: ${reaction.get(id)?.name ?? id}`}
           onClick={() => onChange(lets.filter((other) => other !== id))}
         >
           {wordsOf(id)} <X size={11} aria-hidden />
@@ -71,11 +71,11 @@ function LetsField({ map, number, lets, reactions, onChange }: LetsProps) {
       ))}
       <select
         className="form-select form-select-sm w-auto"
-        aria-label={`Add what fault ${number} lets through`}
+        aria-label={`Add what fault ${number} lets top do`}
         value=""
         onChange={(event) => event.target.value && onChange([...lets, event.target.value])}
       >
-        <option value="">+ lets through…</option>
+        <option value="">+ lets top…</option>
         {[...new Set(reactions)]
           .filter((id) => !lets.includes(id))
           .map((id) => (

@@ -32,7 +32,7 @@ export function FitsField({ fits, onChange }: Props) {
               <span className="soft">{fit.why}</span>
             </span>
             <TakeOut
-              label={`Take out: ${fit.about} ${fit.value}`}
+              label={`Remove: ${fit.about} ${fit.value}`}
               onClick={() => onChange(fits.toSpliced(place, 1))}
             />
           </li>

@@ -69,7 +69,7 @@ export function HoldsField({ label, by, holds, context, onChange, pointed, onPoi
               <Pencil size={13} aria-hidden />
             </button>
             <TakeOut
-              label={`Take out: ${holdWords(hold, context, by)}`}
+              label={`Remove: ${holdWords(hold, context, by)}`}
               onClick={() => onChange(holds.filter((other) => other !== hold))}
             />
             {editing === hold.id && (
@@ -218,7 +218,7 @@ function HoldForm({ by, hold, taken, context, onSave, onCancel }: FormProps) {
           checked={keep}
           onChange={(event) => setKeep(event.target.checked)}
         />{' '}
-        Keep until this position ends
+        Must keep: without it the position is lost
       </label>
       {troubles.map((trouble) => (
         <div key={trouble} className="invalid-feedback d-block">

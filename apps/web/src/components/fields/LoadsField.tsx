@@ -27,7 +27,7 @@ export function LoadsField({ loads = {}, onChange }: Props) {
               type="button"
               className={`chip ${load ? 'on' : ''}`}
               aria-pressed={load !== undefined}
-              title="Tap: some, then hard, then nothing"
+              title="Tap once for some load, twice for hard, again for none"
               onClick={() => tap(joint)}
             >
               {joint}

@@ -48,7 +48,7 @@ export function PairsField({ name, asks, pairs, onChange, onAdd, onRemove, below
               value={pair.second}
               onSave={(second) => onChange(place, { ...pair, second })}
             />
-            <TakeOut label={`Take out ${name} ${place + 1}`} onClick={() => onRemove(place)} />
+            <TakeOut label={`Remove ${name} ${place + 1}`} onClick={() => onRemove(place)} />
           </div>
           {below?.(place)}
         </Fragment>

@@ -33,7 +33,7 @@ export function PatternsField({ label, patterns, context, onChange }: Props) {
         <span key={place} className="chip">
           {patternWords(pattern, context)}
           <TakeOut
-            label={`Take out: ${patternWords(pattern, context)}`}
+            label={`Remove: ${patternWords(pattern, context)}`}
             onClick={() => onChange(patterns.toSpliced(place, 1))}
           />
         </span>

@@ -116,7 +116,7 @@ export function SavedField({
       {trouble && <div className="invalid-feedback d-block">{trouble}</div>}
       {theirs !== undefined && (
         <div className="form-text" role="status">
-          Somebody changed this to “{theirs}” meanwhile. Leave the field to save yours.
+          Somebody just changed this to “{theirs}”. Leave the field to save yours.
         </div>
       )}
       {restored && !trouble && (
@@ -129,7 +129,7 @@ export function SavedField({
       )}
       {(trouble || theirs !== undefined || restored) && (
         <button type="button" className="btn btn-link btn-sm p-0" onMouseDown={stayInField} onClick={giveUp}>
-          Put back what is saved
+          Back to what is saved
         </button>
       )}
     </Form.Group>

@@ -22,7 +22,7 @@ export function SignsField({ label, signs, onChange }: Props) {
       {Object.entries(signs).map(([name, value]) => (
         <span key={name} className={`chip ${name.startsWith('top') ? 'of-top' : ''}`}>
           {signWords(name as Facet, value)}
-          <TakeOut label={`Take out: ${signWords(name as Facet, value)}`} onClick={() => drop(name)} />
+          <TakeOut label={`Remove: ${signWords(name as Facet, value)}`} onClick={() => drop(name)} />
         </span>
       ))}
       <span className={styles.pair}>

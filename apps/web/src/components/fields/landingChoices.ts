@@ -33,8 +33,8 @@ export function landingChoices(map: GuardMap): Choice[] {
     ...map.positions.map(({ id, name }) => ({ value: `position:${id}`, name, group: 'Positions' })),
     ...map.positions.map(({ id, name }) => ({
       value: `~position:${id}`,
-      name: `${name}, on the other side`,
-      group: 'On the other side',
+      name: `${name}, mirrored`,
+      group: 'Mirrored',
     })),
   ];
 }
@@ -50,8 +50,8 @@ export function reactionChoices(map: GuardMap): Choice[] {
     ...map.reactions.map(({ id, name, group }) => ({ value: id, name, group })),
     ...map.reactions.map(({ id, name }) => ({
       value: `~${id}`,
-      name: `${name}, on the other side`,
-      group: 'on the other side',
+      name: `${name}, mirrored`,
+      group: 'mirrored',
     })),
   ];
 }

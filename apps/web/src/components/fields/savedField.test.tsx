@@ -50,7 +50,7 @@ describe('a field that saves itself', () => {
     expect(input().value).toBe('old and far too long');
     await userEvent.type(input(), '{Enter}');
     expect(onSave).toHaveBeenCalledOnce();
-    await userEvent.click(screen.getByRole('button', { name: 'Put back what is saved' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Back to what is saved' }));
     expect(input().value).toBe('old');
     expect(document.body.textContent).not.toContain('at most');
   });

@@ -1,7 +1,7 @@
 import type { LineChange } from '@aftersquall/core/formats';
 import styles from './lines.module.scss';
 
-const WORDS: Record<LineChange['change'], string> = { new: 'new', changed: 'changed', gone: 'taken out' };
+const WORDS: Record<LineChange['change'], string> = { new: 'new', changed: 'changed', gone: 'removed' };
 
 /** What lines would change in the map, one by one. */
 export function LineChanges({ changes }: { changes: readonly LineChange[] }) {

@@ -71,7 +71,7 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
           running={running}
           onAt={setAt}
           onRun={setRunning}
-          words={{ run: 'Run the play head', stop: 'Stop the play head', place: 'Play head' }}
+          words={{ run: 'Play', stop: 'Stop', place: 'Moment shown' }}
         />
         <span>
           {clock(at)} of {clock(score.seconds)}
@@ -84,7 +84,7 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
         >
           <FlipHorizontal2 size={14} aria-hidden /> Other side
         </button>
-        <ApparelToggle label="Score with the jacket or without" value={apparel} onChange={setApparel} />
+        <ApparelToggle label="Show with or without the jacket" value={apparel} onChange={setApparel} />
       </figcaption>
       <div className={styles.lanes} style={{ '--at': share(at) } as CSSProperties}>
         {score.lanes.map(({ contact, bars }) => (
@@ -131,9 +131,7 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
         ) : (
           'The start.'
         )}
-        {flipped && (
-          <small className="soft"> Left and right in these words are those of the side as written.</small>
-        )}
+        {flipped && <small className="soft"> Left and right are those of the side as written.</small>}
       </p>
       <ol className={styles.all}>
         {score.steps.map(({ at: when, text, cue }) => (

@@ -63,7 +63,7 @@ export function BalanceAnswer({ profile, direction, pushHeight, posts, sweep, pi
           {(direction.guarded * 100).toFixed(0)} cm away.
         </p>
       ) : (
-        <p>Nothing is left to post on this side.</p>
+        <p>Top has nothing left to post with on this side.</p>
       )}
       {sweep && (
         <div className="sweep-verdict">
@@ -90,10 +90,12 @@ function heldWords({ setup }: SweepCheck): string {
 
 /** The push in plain words, with newtons beside. */
 function Push({ direction, profile, posts }: Pick<Props, 'direction' | 'profile' | 'posts'>) {
-  if (direction.margin < -1e-6) return <p className={styles.big}>Falling that way already.</p>;
+  if (direction.margin < -1e-6) return <p className={styles.big}>Top is already falling that way.</p>;
   if (direction.margin <= 0) {
     const fall = profile.directions.reduce((a, b) => (b.margin < a.margin ? b : a));
-    return <p className={styles.big}>Falls by itself, towards {wayWords(fall.degrees, isGone(posts))}.</p>;
+    return (
+      <p className={styles.big}>Top falls without a push, towards {wayWords(fall.degrees, isGone(posts))}.</p>
+    );
   }
   return (
     <>
@@ -109,7 +111,7 @@ function Push({ direction, profile, posts }: Pick<Props, 'direction' | 'profile'
         <dt>lift over it</dt>
         <dd>{direction.energy.toFixed(0)} J</dd>
       </dl>
-      {direction.slides && <p className="hazard">Pushed so low, top slides before tipping.</p>}
+      {direction.slides && <p className="hazard">Push higher: this low, top slides before tipping.</p>}
     </>
   );
 }

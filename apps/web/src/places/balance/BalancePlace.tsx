@@ -77,7 +77,7 @@ export function BalancePlace() {
             hideLabel
             value={met}
             choices={[
-              { value: 'none', name: 'Nothing: top is late' },
+              { value: 'none', name: 'Top does nothing' },
               ...position.looks
                 .flatMap(({ reactions }) => reactions)
                 .map((ref) => ({ value: reactionKey(ref), name: reactionName(map, ref, position) })),
@@ -93,7 +93,7 @@ export function BalancePlace() {
           aria-pressed={Boolean(beside)}
           onClick={() => setBeside(beside ? undefined : state)}
         >
-          <Columns2 size={15} aria-hidden /> {beside ? 'End the comparison' : 'Keep this beside'}
+          <Columns2 size={15} aria-hidden /> {beside ? 'End the comparison' : 'Compare with this'}
         </button>
         <button type="button" className="btn btn-sm btn-plain" onClick={() => setState(begun())}>
           <RotateCcw size={15} aria-hidden /> Begin again
@@ -150,13 +150,13 @@ function Beside({ state, degrees, onTake }: { state: BalanceState; degrees: numb
   const direction = profile.directions.find((other) => other.degrees === degrees) ?? profile.directions[0]!;
   return (
     <figure className="mb-0">
-      <MatView profile={profile} degrees={degrees} label="The set-up kept beside" />
+      <MatView profile={profile} degrees={degrees} label="The stance to compare with" />
       <figcaption className="small">
-        Kept: {STANCES[state.stance].name},{' '}
+        Compared with: {STANCES[state.stance].name},{' '}
         {direction.margin <= 0 ? 'falling that way' : `about ${Math.round(direction.force / GRAVITY)} kg`}
         {direction.guarded > 0 && `, guarded ${(direction.guarded * 100).toFixed(0)} cm`}
         <button type="button" className="btn btn-sm btn-plain ms-2" onClick={onTake}>
-          <Undo2 size={13} aria-hidden /> back to this one
+          <Undo2 size={13} aria-hidden /> back to it
         </button>
       </figcaption>
     </figure>

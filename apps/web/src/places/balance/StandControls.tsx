@@ -78,9 +78,7 @@ export function StandControls({ state, onChange }: Props) {
         ]}
         onChange={(pushAt) => onChange({ pushAt })}
       />
-      <p className="soft small mb-0">
-        Statics only: speed, timing, and how the mat and the hands grip are not in it.
-      </p>
+      <p className="soft small mb-0">Balance at rest. Speed, timing and friction are left out.</p>
     </section>
   );
 }

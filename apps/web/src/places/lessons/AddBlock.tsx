@@ -102,7 +102,7 @@ export function AddBlock({ map, busy, onAdd }: Props) {
         focused
         id="addable"
         label="What to add"
-        listLabel="Can be added"
+        listLabel="What you can add"
         placeholder="Move, answer, movement, or a position for a game"
         typed={typed}
         onType={setTyped}

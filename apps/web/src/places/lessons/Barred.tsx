@@ -11,16 +11,14 @@ interface Props {
 export function Barred({ barred, rules, onOpen }: Props) {
   if (barred.length === 0) return null;
   return (
-    <div className="notice hazard mb-2" role="note" aria-label="Barred">
+    <div className="notice hazard mb-2" role="note" aria-label="Against the rules">
       {barred.map(({ block, barred: tags, override }) => (
         <p key={block.id} className="mb-1">
           <button type="button" className="chip" onClick={() => onOpen(block.id)}>
             {block.title}
           </button>{' '}
-          {tags.map((tag) => tag.replaceAll('-', ' ')).join(', ')}: barred by {rules}.{' '}
-          {override
-            ? `Done all the same: ${override}`
-            : 'Take it out, or say in it why it is done all the same.'}
+          {tags.map((tag) => tag.replaceAll('-', ' ')).join(', ')}: against {rules}.{' '}
+          {override ? `Allowed anyway: ${override}` : 'Remove it, or write why you allow it.'}
         </p>
       ))}
     </div>

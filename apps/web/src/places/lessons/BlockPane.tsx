@@ -107,12 +107,12 @@ export function BlockPane({
           <IconButton bare label={`Split: ${block.title}`} disabled={!canSplit(block)} onClick={onSplit}>
             <SquareSplitHorizontal size={16} aria-hidden />
           </IconButton>
-          <TakeOut label={`Take out: ${block.title}`} onClick={onRemove} />
+          <TakeOut label={`Remove: ${block.title}`} onClick={onRemove} />
         </header>
         <SavedField label="Title" value={block.title} onSave={(title) => onChange({ ...block, title })} />
         {block.why && <p className={styles.why}>{block.why}</p>}
         {stands.length > 0 && (
-          <p className="soft small mb-1">Stands on {joinWords(stands)}: no earlier block teaches it.</p>
+          <p className="soft small mb-1">Needs {joinWords(stands)}: no earlier block teaches it.</p>
         )}
         {turns === 3 && (
           <p className="soft small mb-1">
@@ -121,7 +121,7 @@ export function BlockPane({
         )}
         {turns === 2 && plan.people % 2 === 1 && (
           <p className="soft small mb-1">
-            One group of three: two work, the third counts faults; they change every turn.
+            One group of three: two work, the third counts faults. They change every turn.
           </p>
         )}
         {isDrilled(block) && <Drilled block={block} plan={plan} onChange={onChange} />}
@@ -141,7 +141,7 @@ export function BlockPane({
         )}
         {barred && block.kind !== 'move' && (
           <SavedField
-            label="Barred by the rules of this class; done all the same because"
+            label="Against this class’s rules. Reason for doing it anyway:"
             value={barred.override}
             onSave={(override) => onChange({ ...block, override: override.trim() } as Block)}
           />

@@ -188,7 +188,11 @@ function Handout({ map, lesson, leftOver }: { map: GuardMap; lesson: Lesson; lef
   const taught = lesson.steps.map(({ move, name, why }) => ({ move, name, why }));
   const later = [...new Set(leftOver.flatMap((id) => index.exchange.get(id)?.move ?? []))]
     .filter((id) => !taught.some(({ move }) => move === id))
-    .map((id) => ({ move: id, name: index.move.get(id)?.name ?? id, why: 'It found no time today.' }));
+    .map((id) => ({
+      move: id,
+      name: index.move.get(id)?.name ?? id,
+      why: 'There was no time for it today.',
+    }));
   return (
     <section className={styles.handout} aria-label="Handout">
       <h3>

@@ -72,7 +72,7 @@ const wantedOf = (asked: string): Wanted[] =>
     return id ? [{ kind, id } as Wanted] : [];
   });
 
-const CHOOSE_LATER = 'This class was chosen on the log, so it is not chosen anew without it.';
+const CHOOSE_LATER = 'This class was chosen with counted results. Wait until they are loaded.';
 
 interface Props {
   plan: ClassPlan;
@@ -149,7 +149,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
   const drilled = new Set(
     plan.blocks.flatMap((one) => ('links' in one ? one.links.map(({ exchange }) => exchange) : [])),
   );
-  const takeOut = (one: Block) => change(remove('block', one.id), `Took out “${one.title}”.`);
+  const takeOut = (one: Block) => change(remove('block', one.id), `Removed “${one.title}”.`);
   const onKey = (one: Block, key: 'duplicate' | 'split' | 'remove') => {
     if (key === 'duplicate') putAfter(one, duplicateBlock(one, taken));
     else if (key === 'split') split(one);
@@ -163,12 +163,12 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
     try {
       const found = await thePlanner().planLesson(requestOf(figured, plan, { ...lesson, ...changes }));
       const after = { ...plan, lesson: found.lesson, blocks: found.blocks, leftOver: found.leftOver };
-      change(diffDocuments(plan, after, 'the lesson chosen anew'));
+      change(diffDocuments(plan, after, 'the class chosen again'));
       onNext(found.next);
       if (found.unmet.length > 0)
         dispatch(
           notify({
-            text: `No time for ${found.unmet.join(', ')}, or no way there from the start: leave another move out, or take more time.`,
+            text: `${found.unmet.join(', ')} ${found.unmet.length === 1 ? 'does' : 'do'} not fit. Leave another move out, or add minutes.`,
           }),
         );
     } catch (error) {
@@ -248,9 +248,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
             map={map}
             plan={plan}
             onRenew={() =>
-              change(
-                diffDocuments(plan, { ...plan, blocks: renewLinks(map, plan.blocks) }, 'as the map has it'),
-              )
+              change(diffDocuments(plan, { ...plan, blocks: renewLinks(map, plan.blocks) }, 'from the map'))
             }
           />
         )}
@@ -284,7 +282,7 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
           );
         })}
         {plan.blocks.length === 0 && (
-          <p>Nothing fits into {plan.minutes} minutes. Take more time or fewer goals.</p>
+          <p>Nothing fits into {plan.minutes} minutes. Add minutes or choose fewer goals.</p>
         )}
         {figured && (
           <LeftOver
@@ -353,16 +351,16 @@ function Changed({ map, plan, onRenew }: { map: GuardMap; plan: ClassPlan; onRen
     <div className="notice mb-2" role="note">
       {gone.length > 0 && (
         <p className="mb-1">
-          Not in the map any more: {[...new Set(gone.map(({ was }) => was.move))].join(', ')}. It can still be
-          run as it was kept.
+          No longer in the map: {[...new Set(gone.map(({ was }) => was.move))].join(', ')}. You can still run
+          the class as it is.
         </p>
       )}
       {other.length > 0 && (
         <p className="mb-0">
-          The map has changed since:{' '}
+          The map has changed since then:{' '}
           {[...new Set(other.map(({ was, now }) => now!.move || was.move))].join(', ')}.{' '}
           <button type="button" className="chip" onClick={onRenew}>
-            take it as the map has it
+            update it from the map
           </button>
         </p>
       )}

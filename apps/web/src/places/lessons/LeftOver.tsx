@@ -54,9 +54,9 @@ export function LeftOver({ map, plan, ids, onAdd }: Props) {
 /** Why there is no room, and what would make it, as a sentence or two. */
 function roomWords({ seconds, short, minutes, instead }: RoomNeeded): string {
   const takes = `It takes ${clock(seconds)}`;
-  if (short === 0) return `${takes}, and the class has that to spare now.`;
-  const out = instead ? `, or take out “${instead.title}”` : '';
-  return `${takes}; ${clock(short)} are missing. Make the class ${minutes} minutes${out}.`;
+  if (short === 0) return `${takes}, and the class has that much time free now.`;
+  const out = instead ? `, or remove “${instead.title}”` : '';
+  return `${takes}; you lack ${clock(short)}. Make the class ${minutes} minutes${out}.`;
 }
 
 /** What each of the first of these would need as a block of this class, worked out away from the screen. */

@@ -136,7 +136,7 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
                 ...map.chains.map(({ id, name }) => ({
                   value: CHAIN + id,
                   name,
-                  group: 'Chains that were kept',
+                  group: 'Your kept chains',
                 })),
                 ...roots,
               ]}
@@ -186,7 +186,7 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
               checked={goal.fromLog}
               onChange={({ target }) => dispatch(changeGoal({ fromLog: target.checked }))}
             />{' '}
-            Begin from the log: {beginningWords(beginning)}
+            Start with: {beginningWords(beginning)}
           </label>
         )}
         <div className={styles['goal-go']}>
@@ -194,7 +194,7 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
             {isSubmitting ? 'Choosing…' : 'Make the class'}
           </button>
           {roots.length === 0 && (
-            <span>The map has no moves yet: a class is made of them. Write some in the Map.</span>
+            <span>The map has no moves yet. Write some in the Map, then plan a class from them.</span>
           )}
         </div>
       </details>
@@ -209,8 +209,9 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
 
 /** "3 faults come first, then what fades or was carried over (5 moves, as far as there is time). 36 moves count as known." */
 function beginningWords({ known, returns, faults }: Beginning): string {
-  const first = faults.length === 1 ? '1 fault comes first' : `${faults.length} faults come first`;
-  const moves = `${returns.length} ${returns.length === 1 ? 'answer' : 'answers'}, as far as there is time`;
-  const back = returns.length === 0 ? 'nothing has faded' : `then what was carried over or fades (${moves})`;
-  return `${first}, ${back}. ${known.length} moves count as known.`;
+  const first = faults.length === 1 ? 'the fault you saw most' : `the ${faults.length} faults you saw most`;
+  const moves = `${returns.length} ${returns.length === 1 ? 'answer' : 'answers'}, if there is time`;
+  const back =
+    returns.length === 0 ? 'nothing is fading' : `then what was not reached or is fading (${moves})`;
+  return `${first}, ${back}. They already know ${known.length} moves.`;
 }

@@ -50,7 +50,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
       key={id}
       type="button"
       className="chip"
-      title="Choose anew without saying so"
+      title="Choose again by itself"
       onClick={() =>
         onChange({
           known: lesson.known.filter((one) => one !== id),
@@ -70,7 +70,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
         {aim && <b>{aim}</b>}{' '}
         <small className="soft">
           {lesson.value - lesson.before >= TOLD &&
-            `Worth ${signedPoints(lesson.value - lesson.before)} a round from here.`}
+            `This class brings ${signedPoints(lesson.value - lesson.before)} points a round from here.`}
           {lesson.figures && ` ${FIGURES_SENTENCE[lesson.figures]}`}
           {rules && ` By ${rules}; the event’s current rule book decides.`}
         </small>
@@ -136,7 +136,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
       </div>
       {lesson.known.length > FEW && (
         <details>
-          <summary>{lesson.known.length} moves count as known</summary>
+          <summary>{lesson.known.length} moves they already know</summary>
           <div className="chip-field">{lesson.known.map((id) => said('known', id))}</div>
         </details>
       )}
@@ -184,7 +184,7 @@ function StepCard({ number, map, step, blocks, plan, pinned, onPin, onKnown, onO
         {step.why}
       </small>
       <small>
-        {own.length > 0 ? `${clock(seconds)}, ${reps} reps each` : 'found no time'}
+        {own.length > 0 ? `${clock(seconds)}, ${reps} reps each` : 'did not fit'}
         {move && position && position.id !== step.name && (
           <span className="soft"> · from {position.name}</span>
         )}
@@ -195,17 +195,12 @@ function StepCard({ number, map, step, blocks, plan, pinned, onPin, onKnown, onO
           className={`bare ${pinned ? styles.on : ''}`}
           aria-pressed={pinned}
           aria-label={`Pin ${step.name}`}
-          title="Teach it whatever else is chosen"
+          title="Must teach"
           onClick={onPin}
         >
           <Pin size={15} aria-hidden />
         </button>
-        <IconButton
-          bare
-          label={`Known already: ${step.name}`}
-          title="The group knows it already"
-          onClick={onKnown}
-        >
+        <IconButton bare label={`They know it: ${step.name}`} title="They know it" onClick={onKnown}>
           <Check size={15} aria-hidden />
         </IconButton>
         <IconButton bare label={`Leave out ${step.name}`} title="Not in this class" onClick={onOut}>

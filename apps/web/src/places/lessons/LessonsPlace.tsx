@@ -86,7 +86,7 @@ export function LessonsPlace() {
     setNote(planned);
     dispatch(startGoal());
     if (planned.unplayable.length > 0) {
-      const text = `${planned.unplayable.length} exchanges of ${goal.name} are not played ${request.apparel} and were left out.`;
+      const text = `Left out ${planned.unplayable.length} answers of ${goal.name}: they are not played ${request.apparel}.`;
       dispatch(notify({ text }));
     }
     navigate(classAddress(made.id));
@@ -95,7 +95,7 @@ export function LessonsPlace() {
     setTrouble('');
     if (asked.figures && !practice)
       return setTrouble(
-        'The log is not here, so no class can be planned on it. Try again when the server answers, or choose the map’s figures.',
+        `The counted results are not loaded. Try again when the server answers, or choose “the map’s figures”.`,
       );
     try {
       const planner = thePlanner();
@@ -230,7 +230,7 @@ export function LessonsPlace() {
             open?.state === 'missing' && (
               <p>
                 {open.online
-                  ? 'This class is not here any more.'
+                  ? 'This class was removed.'
                   : 'The server does not answer, and this device has no copy of the class yet.'}
               </p>
             )

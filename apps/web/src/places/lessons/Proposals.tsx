@@ -10,7 +10,7 @@ import type { DatedClass } from '../../store/classHead.ts';
 import styles from './proposals.module.scss';
 
 const FROM_WORDS = {
-  log: 'What the log asks for',
+  log: 'What the Log asks for',
   before: 'Where you left off',
   map: 'What the map asks for',
 } satisfies Record<Proposal['from'], string>;

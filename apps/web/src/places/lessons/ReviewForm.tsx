@@ -88,7 +88,7 @@ export function ReviewForm({ map, onBuild }: Props) {
 
   return (
     <Form onSubmit={build} noValidate className={styles['goal-form']} aria-label="New class">
-      <h2>What is gone through again?</h2>
+      <h2>What do you want to go through again?</h2>
       <div className={styles['goal-line']}>
         <GoalField
           label="Name"
@@ -124,12 +124,12 @@ export function ReviewForm({ map, onBuild }: Props) {
         </button>
         <span className="soft">
           {chosen.size === 0
-            ? 'Choose a system, or exchanges below.'
-            : `${chosen.size} ${chosen.size === 1 ? 'exchange' : 'exchanges'} to cover`}
+            ? 'Choose a system, or answers below.'
+            : `${chosen.size} ${chosen.size === 1 ? 'answer' : 'answers'} to cover`}
         </span>
       </div>
       {positions.length === 0 && (
-        <p>The map has no exchanges yet: a class is made of them. Write some in the Map.</p>
+        <p>The map has no answers yet. Write some in the Map, then plan a class from them.</p>
       )}
       <div className={styles['goal-positions']}>
         {positions.map(({ position, exchanges }) => (

@@ -31,7 +31,7 @@ export function EvidencePart({ map, practice, date, again, athlete }: LogPartPro
     );
     dispatch(
       changeMap(takeBlend(taken), {
-        announce: `${taken.length} ${taken.length === 1 ? 'chance comes' : 'chances come'} from guess and log now.`,
+        announce: `${taken.length} ${taken.length === 1 ? 'answer uses' : 'answers use'} guess and count now.`,
       }),
     );
     again();
@@ -39,16 +39,13 @@ export function EvidencePart({ map, practice, date, again, athlete }: LogPartPro
   if (rows.length === 0)
     return (
       <p className={styles.empty}>
-        Nothing was tried against light or full resistance in this period. Reps with a partner who helps are
-        no evidence.
+        Nobody tried anything against resistance in this period. Reps with a helping partner do not count.
       </p>
     );
   return (
     <>
       {athlete ? (
-        <p className="soft">
-          One athlete’s tries say something of the athlete; the map’s chances come from the group’s.
-        </p>
+        <p className="soft">These are one athlete’s tries. The map uses those of the whole group.</p>
       ) : (
         <p>
           <button
@@ -57,12 +54,9 @@ export function EvidencePart({ map, practice, date, again, athlete }: LogPartPro
             disabled={open.length === 0}
             onClick={() => void take(open)}
           >
-            Take the blend for all {open.length}
+            Use the counted results for all {open.length}
           </button>{' '}
-          <span className="soft">
-            As one change of the map, with an undo. A guess weighs as much as six tries; light and full count
-            alike.
-          </span>
+          <span className="soft">You can undo it. Your guess counts as six tries.</span>
         </p>
       )}
       <table className={styles.table}>
@@ -103,7 +97,7 @@ export function EvidencePart({ map, practice, date, again, athlete }: LogPartPro
                   <button
                     type="button"
                     className="btn btn-sm btn-plain"
-                    aria-label={`Take the blend for ${lineOf(row)}`}
+                    aria-label={`Use the counted results for ${lineOf(row)}`}
                     onClick={() => void take([row])}
                   >
                     take

@@ -19,14 +19,14 @@ export function FaultForm({ map, onFault }: { map: GuardMap; onFault: (fault: Se
     <div className={styles.try}>
       <ChoiceSearch
         id="seen-faults"
-        label="A fault that was seen"
+        label="A fault you saw"
         listLabel="Faults of the map"
         placeholder="what went wrong, or in which move"
         typed={typed}
         onType={setTyped}
         choices={found.map(({ of, id, name, fault, falsePositive }) => ({
           key: `${of} ${id} ${fault}`,
-          name: falsePositive ? `Only seems: ${fault}` : fault,
+          name: falsePositive ? `Fake success: ${fault}` : fault,
           what: name,
         }))}
         onPick={(place) => {

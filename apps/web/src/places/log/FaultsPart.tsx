@@ -17,9 +17,7 @@ export function FaultsPart({ practice, date }: LogPartProps) {
   const weeks = useMemo(() => weeksBetween(first, last), [first, last]);
   const trends = useMemo(() => faultTrends(practice, weeks), [practice, weeks]);
   if (trends.length === 0)
-    return (
-      <p className={styles.empty}>No fault was counted in this period. One tap on the Mat counts one.</p>
-    );
+    return <p className={styles.empty}>No faults in this period. One tap on the Mat counts one.</p>;
   const shown = [...trends].sort((a, b) => b.total - a.total).slice(0, LINES);
   const colours = [top, own, ink, top];
   return (
@@ -63,7 +61,7 @@ export function FaultsPart({ practice, date }: LogPartProps) {
           {trends.map(({ of, id, name, fault, total, counts, falsePositive }) => (
             <tr key={`${of} ${id} ${fault}`}>
               <th scope="row">
-                {falsePositive && 'Only seems: '}
+                {falsePositive && 'Fake success: '}
                 {fault}
               </th>
               <td>{name}</td>

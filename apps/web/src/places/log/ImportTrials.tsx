@@ -43,7 +43,7 @@ export function ImportTrials({ map, athletes, onKept }: Props) {
             {wrong > 0 ? (
               <>
                 <p>
-                  {wrong} {wrong === 1 ? 'line is' : 'lines are'} wrong. Nothing is kept until you say so.
+                  {wrong} {wrong === 1 ? 'line is' : 'lines are'} wrong. Nothing is saved until you say so.
                 </p>
                 <ul>
                   {read.issues.slice(0, 50).map(({ line, message }) => (
@@ -54,12 +54,12 @@ export function ImportTrials({ map, athletes, onKept }: Props) {
                 </ul>
               </>
             ) : (
-              <p>Every line is well. What was read before is known, and not counted twice.</p>
+              <p>All lines read. Tries you sent before are not counted twice.</p>
             )}
           </Modal.Body>
           <Modal.Footer>
             <button type="button" className="btn btn-plain" onClick={close}>
-              Leave it
+              Cancel
             </button>
             <button
               type="button"

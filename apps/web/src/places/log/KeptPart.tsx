@@ -33,8 +33,7 @@ export function KeptPart({ map, practice, date, again, athlete }: LogPartProps) 
   return (
     <>
       <p className="soft">
-        The most faded first, by the memory model; every day it was drilled counts as held unless you say
-        otherwise
+        Most faded first. A drilled move counts as held, unless you mark it lost, patchy or sharp,
         {someone ? ` of ${someone.alias}` : ' of the group'}.
       </p>
       <table className={styles.table}>
@@ -43,7 +42,7 @@ export function KeptPart({ map, practice, date, again, athlete }: LogPartProps) 
             <th>Answer</th>
             <th className={`num ${styles.wide}`}>Days</th>
             <th>Last</th>
-            <th className="num">Kept</th>
+            <th className="num">Still fresh</th>
             <th className={styles.wide}>Due</th>
             <th>How it was today</th>
           </tr>

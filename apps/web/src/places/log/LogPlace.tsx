@@ -172,9 +172,9 @@ export function LogPlace() {
         )}
         {shared && practice && practice.sessions.length === 0 && part !== 'recall' && (
           <p className={styles.empty}>
-            Nothing was recorded in this period. <Link to={matAddress()}>Run a class on the Mat</Link>, or
-            begin a record under <Link to={`${logAddress}?part=sessions`}>Sessions</Link>: what is counted
-            there stands here.
+            No records in this period. <Link to={matAddress()}>Run a class on the Mat</Link>, or begin a
+            record under <Link to={`${logAddress}?part=sessions`}>Sessions</Link>. What you count there
+            appears here.
           </p>
         )}
         {shared && part === 'next' && shared.practice.sessions.length > 0 && <NextPart {...shared} />}

@@ -29,27 +29,24 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps) {
   return (
     <div className={styles.next}>
       <Box
-        title={athlete ? 'Carried over, the group’s' : 'Carried over'}
-        none="Everything that was planned was reached."
+        title={athlete ? 'Not reached, the whole group' : 'Not reached'}
+        none="The last class reached everything."
       >
         {next.carried.map((one) => (
           <li key={one.exchange}>
             <b>{one.move}</b>
             <span className="soft">
               {one.position}
-              {answers(one.answers)}, not reached on {dayOf(one.date)}
+              {answers(one.answers)}, planned for {dayOf(one.date)}
             </span>
           </li>
         ))}
       </Box>
-      <Box
-        title={athlete ? 'Three faults of the whole group that matter now' : 'Three faults that matter now'}
-        none="Nothing was counted lately."
-      >
+      <Box title={athlete ? 'Fix first, the whole group' : 'Fix first'} none="No faults counted lately.">
         {next.faults.map(({ of, id, name, fault, counts, total, falsePositive }) => (
           <li key={`${of} ${id} ${fault}`}>
             <b>
-              {falsePositive && 'Only seems: '}
+              {falsePositive && 'Fake success: '}
               {fault}
             </b>
             <span className="soft">
@@ -59,7 +56,7 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps) {
           </li>
         ))}
       </Box>
-      <Box title="Fading" none="All of it is still there.">
+      <Box title="Fading" none="Nothing is fading.">
         {next.fading.map((one) => (
           <li key={one.exchange}>
             <b>{one.move}</b>
@@ -69,13 +66,13 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps) {
           </li>
         ))}
       </Box>
-      <Box title="Thin evidence" none="Nothing was tried against resistance yet.">
+      <Box title="Needs tries" none="Nobody tried anything against resistance yet.">
         {next.thin.map((one) => (
           <li key={one.exchange.id}>
             <b>{lineOf(one)}</b>
             <span className="soft">
-              {percent(one.blend.low)} to {percent(one.blend.high)}; {one.more} more tries to know it to ten
-              points
+              {percent(one.blend.low)} to {percent(one.blend.high)}; {one.more} more tries until it is known
+              to within 10 %
             </span>
           </li>
         ))}

@@ -13,8 +13,8 @@ export function RecallPart({ map, practice, club }: LogPartProps & { club: Club 
   return (
     <>
       <p>
-        Ten pictures in three minutes, on any screen, without an account: an alias is enough. What is answered
-        there is knowledge; it never counts as evidence of skill.
+        Ten pictures in three minutes, on any screen. A nickname is enough. It shows what they know, never how
+        well they do it.
       </p>
       <ul>
         {(club?.groups ?? []).map(({ id, name }) => (

@@ -68,7 +68,7 @@ export function RollForm({ map, session, trial, onTries }: Props) {
       <div aria-live="polite">
         <LineTrouble errors={read.errors} />
         {read.tries.length > 0 && (
-          <ul className="list-unstyled mb-1" aria-label="Tries in it">
+          <ul className="list-unstyled mb-1" aria-label="Tries in this roll">
             {read.tries.map(({ line, exchange, worked }) => (
               <li key={line}>
                 <b className={worked ? 'own' : 'top'}>{worked ? 'worked' : 'not'}</b>{' '}
@@ -81,7 +81,7 @@ export function RollForm({ map, session, trial, onTries }: Props) {
       </div>
       <button type="button" className="btn btn-now" disabled={!ready} title="Ctrl Enter" onClick={keep}>
         Keep {read.tries.length || ''} {read.tries.length === 1 ? 'try' : 'tries'}
-        {read.changes.length > 0 && ', and add to the map what is new'}
+        {read.changes.length > 0 && ', and add what is new to the map'}
       </button>
       <p className="soft small mb-0">
         “Position: move | what top did”, “failed” behind it where it did; with “-&gt; where it led” for what

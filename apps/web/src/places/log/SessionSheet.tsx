@@ -46,20 +46,18 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
   if (gone)
     return (
       <p className={styles.sheet}>
-        This record was taken back.{' '}
+        This record was undone.{' '}
         <button
           type="button"
           className="chip"
           onClick={() => void keep(again(gone)).then(() => setGone(undefined))}
         >
-          Put it back
+          Restore it
         </button>
       </p>
     );
   if (!head)
-    return (
-      <p className="soft">{data ? 'Nothing of it has reached the server yet.' : 'Opening the record…'}</p>
-    );
+    return <p className="soft">{data ? 'The server does not have it yet.' : 'Opening the record…'}</p>;
   const at = { map: map.id, session, date: head.date };
   const takeBack = (record: PracticeRecord) => keep([newRecord(at, { kind: 'void', voids: record.key })]);
   const present = athletesOf(head, recordsOf(records, 'attended'));
@@ -111,7 +109,7 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
               {trial.athlete && `, ${trial.athlete.alias}`}
               {trial.count > 1 && `, ${trial.count} times`}
             </span>
-            <TakeOut label={`Take back: ${lineOf(trial)}`} onClick={() => void takeBack(trial)} />
+            <TakeOut label={`Undo: ${lineOf(trial)}`} onClick={() => void takeBack(trial)} />
           </li>
         ))}
       </ul>
@@ -125,7 +123,7 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
           <li key={fault.key} className={styles.tried}>
             {fault.fault} <span className="soft">{fault.name}</span>
             {fault.count > 1 && ` × ${fault.count}`}
-            <TakeOut label={`Take back: ${fault.fault}`} onClick={() => void takeBack(fault)} />
+            <TakeOut label={`Undo: ${fault.fault}`} onClick={() => void takeBack(fault)} />
           </li>
         ))}
       </ul>
@@ -133,7 +131,7 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
       {recordsOf(records, 'note').map((note) => (
         <p key={note.key} className={styles.tried}>
           {note.text}
-          <TakeOut label={`Take back: ${note.text}`} onClick={() => void takeBack(note)} />
+          <TakeOut label={`Undo: ${note.text}`} onClick={() => void takeBack(note)} />
         </p>
       ))}
       <DraftScope value={`session/${session}`}>
@@ -147,7 +145,7 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
           void keep(records.map(({ key }) => newRecord(at, { kind: 'void', voids: key })));
         }}
       >
-        <Trash2 size={14} aria-hidden /> Take the whole record back
+        <Trash2 size={14} aria-hidden /> Undo the whole record
       </button>
     </section>
   );
@@ -179,13 +177,13 @@ function NoteForm({ onNote }: { onNote: (text: string) => void }) {
       <input
         className="form-control"
         aria-label="A note on the class"
-        placeholder="what is to be remembered"
+        placeholder="what you want to remember"
         value={text}
         maxLength={2000}
         onChange={(event) => type(event.target.value)}
       />
       <button type="submit" className="btn btn-plain">
-        Note it
+        Save the note
       </button>
     </form>
   );

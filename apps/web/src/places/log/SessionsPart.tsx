@@ -41,7 +41,7 @@ export function SessionsPart({ map, practice, date, again, club, onClub, open, o
     <div className={styles.sessions}>
       <div>
         <button type="button" className="btn btn-sm btn-plain mb-2" onClick={() => void begin()}>
-          <Plus size={15} aria-hidden /> Record of rolls or a match
+          <Plus size={15} aria-hidden /> Record rolls or a match
         </button>
         <ul className="list-unstyled">
           {sessions.map((one) => (
@@ -60,7 +60,9 @@ export function SessionsPart({ map, practice, date, again, club, onClub, open, o
                   {one.trials > 0 && ` · ${one.trials} tries`}
                   {one.faults > 0 && ` · ${one.faults} faults`}
                 </span>
-                {one.twice && <span className="hazard small">Run on two devices: both records stand.</span>}
+                {one.twice && (
+                  <span className="hazard small">Two tablets ran this class. Both records are kept.</span>
+                )}
               </button>
             </li>
           ))}

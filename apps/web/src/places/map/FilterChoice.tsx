@@ -49,17 +49,17 @@ export function FilterChoice({ filters, set }: Pick<ReturnType<typeof useView>, 
           />
           <RulesChoice />
           <SelectField
-            label="Systems in the currents"
+            label="Systems in the chart"
             value={filters.folded === undefined ? '' : filters.folded ? 'all' : 'none'}
             choices={[
-              { value: '', name: 'as fits' },
+              { value: '', name: 'automatic' },
               { value: 'all', name: 'one card each' },
               { value: 'none', name: 'with every position' },
             ]}
             onChange={(fold) => set({ fold })}
           />
           <SelectField
-            label="What fails, in the currents"
+            label="Failed moves in the chart"
             value={filters.failingFaded ? 'faded' : ''}
             choices={[
               { value: '', name: 'drawn by how often' },

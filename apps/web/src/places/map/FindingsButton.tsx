@@ -17,8 +17,8 @@ export function FindingsButton({ findings, fresh, on, onClick }: FindingsButtonP
       type="button"
       className={`btn ${on ? 'btn-dark' : 'btn-plain'} ${fresh ? '' : 'stale'}`}
       aria-pressed={on}
-      title="What deserves a look"
-      aria-label={`What deserves a look: ${holes} ${holes === 1 ? 'hole' : 'holes'}, ${errors} ${errors === 1 ? 'error' : 'errors'}`}
+      title="What needs work"
+      aria-label={`What needs work: ${holes} ${holes === 1 ? 'hole' : 'holes'}, ${errors} ${errors === 1 ? 'error' : 'errors'}`}
       onClick={onClick}
     >
       <Stethoscope size={15} aria-hidden /> {holes} {holes === 1 ? 'hole' : 'holes'}

@@ -75,7 +75,9 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
     const address = { kind: 'map' as const, id: map.id };
     const gone = await removeDocument({ params: address });
     if (gone.error) return setRefused({ file: map.name, ...refusalOf(gone.error) });
-    dispatch(notify({ text: `Removed the map “${map.name}”. It is kept for 30 days.`, removed: address }));
+    dispatch(
+      notify({ text: `Removed the map “${map.name}”. You can give it back for 30 days.`, removed: address }),
+    );
     dispatch(forgetDocument(address));
     const next = maps.find(({ id }) => id !== map.id);
     navigate(next ? mapAddress(next.id) : '/');
@@ -108,7 +110,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
             Export as a map file
           </Dropdown.Item>
           <Dropdown.Item onClick={() => setAdding(true)}>Add from the book…</Dropdown.Item>
-          <Dropdown.Item onClick={() => bookFile.current?.click()}>Take in a guard book…</Dropdown.Item>
+          <Dropdown.Item onClick={() => bookFile.current?.click()}>Read a guard book…</Dropdown.Item>
           <Dropdown.Item onClick={() => exportBook(map, 'one file')}>Export as a guard book</Dropdown.Item>
           <Dropdown.Item onClick={() => exportBook(map, 'a file a system')}>
             Export as a guard book, a file a system
@@ -164,7 +166,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
         <Modal show onHide={() => setRefused(undefined)} aria-labelledby="refused-title" scrollable>
           <Modal.Header closeButton>
             <Modal.Title id="refused-title" as="h2">
-              “{refused.file}” was not taken
+              “{refused.file}” was not opened
             </Modal.Title>
           </Modal.Header>
           <Modal.Body>

@@ -99,7 +99,7 @@ export function MapPlace() {
   const removeSystem = () => {
     dispatch(
       changeMap(remove('system', system), {
-        announce: `Removed the system “${chosen?.name}”; its positions are still there.`,
+        announce: `Removed the system “${chosen?.name}”. Its positions stay.`,
       }),
     );
     set({ system: undefined });
@@ -115,7 +115,7 @@ export function MapPlace() {
           label="View of the map"
           value={view}
           choices={[
-            ['currents', 'Currents'],
+            ['currents', 'Chart'],
             ['board', 'Board'],
             ['handbook', 'Handbook'],
           ]}
@@ -141,7 +141,7 @@ export function MapPlace() {
             type="button"
             className={`btn ${pane === 'lines' ? 'btn-dark' : 'btn-plain'}`}
             aria-pressed={pane === 'lines'}
-            title="The same as lines of text"
+            title="The map as lines of text"
             onClick={() => flip('lines')}
           >
             <ScrollText size={15} aria-hidden /> Lines

@@ -12,7 +12,7 @@ import type { MapPane } from './useView.ts';
 const LinesPane = lazy(async () => ({ default: (await import('./lines/LinesPane.tsx')).LinesPane }));
 
 const NAMES: Record<MapPane, string> = {
-  findings: 'What deserves a look',
+  findings: 'What needs work',
   history: 'History',
   lines: 'Lines',
 };

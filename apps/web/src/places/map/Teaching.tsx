@@ -14,8 +14,8 @@ export function Teaching({ filtered, inSystem, unknown, onName, onLines }: Teach
   if (unknown)
     return (
       <div className="teach flex-grow-1">
-        <h1>This guard system is not in the map</h1>
-        <p>It was removed, or the address is from another map. Choose a system above.</p>
+        <h1>This map has no such guard system</h1>
+        <p>Somebody removed it, or the address belongs to another map. Choose a system above.</p>
       </div>
     );
   return (
@@ -28,11 +28,10 @@ export function Teaching({ filtered, inSystem, unknown, onName, onLines }: Teach
           : 'An empty map'}
       </h1>
       <p>
-        Begin where rounds begin: name the position you coach from most often, say what bottom holds there,
-        then what top does about it.
+        Start where your rounds start. Name the position, say what bottom holds, then what top does about it.
       </p>
       <p>
-        Or write it down in lines, as you would say it:
+        Or write it in lines, as you would say it:
         <br />
         <code>Knee shield: underhook | crossface -&gt; passed 30% else Knee shield</code>
       </p>

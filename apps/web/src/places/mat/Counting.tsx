@@ -70,7 +70,7 @@ export function Counting({ plan, map, run, block, records }: Props) {
     endNote('');
   };
   return (
-    <section className={styles.counting} aria-label="Count what is seen">
+    <section className={styles.counting} aria-label="Count what you see">
       {faultsIn(map, plan, block).map((one) => (
         <button
           key={`${one.id} ${one.fault}`}
@@ -79,7 +79,7 @@ export function Counting({ plan, map, run, block, records }: Props) {
           onClick={() => keep({ kind: 'fault', ...one, count: 1 })}
         >
           <span>
-            {one.falsePositive && <b>Only seems: </b>}
+            {one.falsePositive && <b>Fake success: </b>}
             {one.fault}
           </span>
           <b className={styles.count}>{counted(one) || ''}</b>
@@ -143,7 +143,7 @@ export function Counting({ plan, map, run, block, records }: Props) {
           disabled={!last}
           onClick={() => last && keep({ kind: 'void', voids: last.key })}
         >
-          <Undo2 aria-hidden /> Take back
+          <Undo2 aria-hidden /> Undo
         </button>
       </form>
     </section>

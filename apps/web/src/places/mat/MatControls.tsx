@@ -88,7 +88,7 @@ export function MatControls({ run, counting, onCounting }: Props) {
         <ArrowLeftRight aria-hidden />
       </Control>
       <Control
-        name="Count what is seen"
+        name="Count what you see"
         keys="c"
         className={counting ? styles.on : ''}
         aria-pressed={counting}

@@ -32,7 +32,7 @@ export function MatEnd({ plan, run, records }: Props) {
   const trials = recordsOf(records, 'trial');
   return (
     <div className={`${styles.now} ${styles.done}`}>
-      <h1>That was {plan.name}.</h1>
+      <h1>Class over: {plan.name}.</h1>
       <p>
         {clock([...ran.values()].reduce((sum, seconds) => sum + seconds, 0))} ran of {clock(run.total)};{' '}
         {blocks.length - missed.length} of {blocks.length} blocks reached
@@ -40,11 +40,11 @@ export function MatEnd({ plan, run, records }: Props) {
           `; ${trials.filter(({ worked }) => worked).length} of ${trials.length} tries worked`}
         .
       </p>
-      {!held && <p>None of it was reached: it does not count as held, and nothing is carried over.</p>}
+      {!held && <p>Nothing of this class was done, so nothing counts as taught.</p>}
       {carried.length > 0 && (
         <>
           <p>
-            <b>Not reached, carried over:</b>
+            <b>Not reached, for next time:</b>
           </p>
           <ul>
             {carried.map(({ block }) => (
@@ -54,7 +54,7 @@ export function MatEnd({ plan, run, records }: Props) {
         </>
       )}
       {plan.leftOver.length > 0 && (
-        <p>{plan.leftOver.length} exchanges did not fit the class from the start.</p>
+        <p>{plan.leftOver.length} answers did not fit the class from the start.</p>
       )}
       {faults.length > 0 && (
         <p>

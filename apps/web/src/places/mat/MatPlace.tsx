@@ -50,7 +50,7 @@ export function MatPlace() {
     <ChooseClass
       trouble={
         session.online
-          ? 'The class you asked for is not here any more.'
+          ? 'This class was removed.'
           : 'The server does not answer, and this tablet has no copy of the class yet.'
       }
     />
@@ -104,7 +104,7 @@ function ChooseClass({ trouble }: { trouble?: string }) {
             </span>
           </Link>
         ))}
-      {classes?.length === 0 && <p>No class is saved yet. Build one in Lessons; it then waits here.</p>}
+      {classes?.length === 0 && <p>No classes yet. Plan one in Lessons; it then waits here.</p>}
     </main>
   );
 }
@@ -194,12 +194,11 @@ function OnTheMat({ run, map }: { run: Run; map: GuardMap | undefined }) {
 
 /** What this tablet keeps, and why. */
 function waitingWords({ waiting, trouble, unkept }: OnTheWay, run: Run): string {
-  if (unkept > 0 || run.unkept)
-    return 'This tablet has no room. Leave this page open until the class is over.';
+  if (unkept > 0 || run.unkept) return 'This tablet is full. Keep this page open until the class is over.';
   if (waiting === 0) return '';
   return trouble
-    ? `${waiting} kept on this tablet. ${trouble}`
-    : `${waiting} kept on this tablet, waiting for the server`;
+    ? `${waiting} saved on this tablet. ${trouble}`
+    : `${waiting} saved on this tablet, waiting for the server`;
 }
 
 /** The class was edited elsewhere while it runs: it runs on as it began until the coach takes the edited one over. */
@@ -208,10 +207,10 @@ function EditedMeanwhile({ run }: { run: Run }) {
     <div className={styles.notice} role="status">
       <span>Somebody changed this class.</span>
       <button type="button" onClick={() => run.answerEdited(true)}>
-        Take it over
+        Use the new plan
       </button>
       <button type="button" onClick={() => run.answerEdited(false)}>
-        Run on as it began
+        Keep the old plan
       </button>
     </div>
   );
@@ -231,7 +230,7 @@ function ClockWentBack({ by }: { by: number }) {
         was.
       </span>
       <button type="button" onClick={() => setClosed(true)}>
-        All right
+        OK
       </button>
     </div>
   );
@@ -329,7 +328,7 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
               ) : (
                 `${drilled.reps} ${drilled.reps === 1 ? 'rep' : 'reps'}${drilled.otherReps ? `, then ${drilled.otherReps} on the other side` : ''}`
               )}
-              {drilled.kind === 'setup' && ' of the set-up only'}
+              {drilled.kind === 'setup' && ' of the way in only'}
             </p>
             {!told &&
               drilled.links.length > 1 &&

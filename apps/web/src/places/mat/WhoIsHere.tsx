@@ -10,14 +10,16 @@ export function WhoIsHere({ run }: { run: Run }) {
   const { club, change } = useClub();
   const { here } = run;
   if (!club)
-    return <p className={styles.jump}>The club cannot be read now: the class runs for {run.plan.people}.</p>;
+    return (
+      <p className={styles.jump}>The club list does not load. The class is planned for {run.plan.people}.</p>
+    );
   const odd = !run.begun && here.length > 1 && run.plan.people % 2 === 1;
   const isHere = (id: string) => here.some((one) => one.id === id);
   return (
     <div className={`${styles.jump} ${styles.here}`} role="group" aria-label="Who is here">
       <b>
         {here.length === 0
-          ? `Nobody was ticked: the class runs for ${run.plan.people}.`
+          ? `Nobody is ticked yet. The class is planned for ${run.plan.people}.`
           : `${here.length} are here${run.begun ? '' : `, ${clock(run.total)} for them`}.`}
         {odd &&
           (run.plan.people === 3
@@ -26,7 +28,7 @@ export function WhoIsHere({ run }: { run: Run }) {
       </b>
       {odd && (
         <button type="button" className={styles.whole} onClick={run.workIn}>
-          No three: the coach works in
+          No group of three: the coach joins in
         </button>
       )}
       {club.groups.map(({ id, name, athletes }) => (

@@ -34,5 +34,5 @@ export function callAt(block: Block, segment: Segment, into: number): Call | und
   const link = block.links[place];
   if (!link) return undefined;
   const { meets, exchange, move } = link;
-  return { number, meets: meets || 'Nothing: be late', exchange, move, fingers: place };
+  return { number, meets: meets || 'Do nothing', exchange, move, fingers: place };
 }

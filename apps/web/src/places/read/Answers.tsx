@@ -21,6 +21,7 @@ import type { ReactNode } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { Link, useParams } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
+import { Chance } from '../../components/Chance.tsx';
 import { Hazards } from '../../components/Hazards.tsx';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { Worth } from '../../components/Worth.tsx';
@@ -37,11 +38,11 @@ const RANK_WORDS: Record<Rank, string> = {
 };
 
 /** Where a chance comes from, in a word and in a sentence. */
-const BASIS_WORDS = { coach: 'guess', logged: 'counted', blended: 'both' } as const;
+const BASIS_WORDS = { coach: 'your guess', logged: 'counted', blended: 'guess and count' } as const;
 const BASIS_TITLES = {
-  coach: 'Your guess, until the log says more',
+  coach: 'Your guess. Nobody has counted it yet.',
   logged: 'Counted on the mat',
-  blended: 'Your guess and what was counted, together',
+  blended: 'Your guess and what was counted',
 } as const;
 
 interface Props {
@@ -84,7 +85,7 @@ export function Answers({ map, reading, met, stale, onTake, onMiss, onBecome }: 
     <>
       {reading.conflicts.map(({ words }) => (
         <p key={words} className="hazard mb-1">
-          One limb, two things: {words}. The answers are for what is possible.
+          One limb, two things: {words}. The answers use what is possible.
         </p>
       ))}
       {reading.broken.length > 0 && (
@@ -107,7 +108,7 @@ export function Answers({ map, reading, met, stale, onTake, onMiss, onBecome }: 
       )}
       {reading.apparel?.available === false && <p className="hazard">{reading.apparel.why}.</p>}
       {reading.becomes && <NowHere there={reading.becomes} onBecome={onBecome} />}
-      {reading.options.length === 0 && <p>Bottom has no move here yet. Add one in the Map.</p>}
+      {reading.options.length === 0 && <p>You have no moves here yet. Add one in the Map.</p>}
       {barred.length > 0 && (
         <Barred barred={barred} allowed={allowed}>
           {barred.map(card)}
@@ -161,7 +162,7 @@ function Barred({
   return (
     <details className={styles['barred-fold']}>
       <summary>
-        {barred.length === 1 ? 'One answer is' : `${barred.length} answers are`} barred here:{' '}
+        {barred.length === 1 ? 'One answer is' : `${barred.length} answers are`} against the rules here:{' '}
         {barred.map(({ move }) => move.name).join(', ')}.
         {wouldBeReady && instead && (
           <>
@@ -218,16 +219,18 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
             {done !== move.name ? `, instead of “${move.name}”` : variant && `, ${variant.name}`}
           </span>
         </div>
-        <div
-          className="chance"
-          title={exchange ? BASIS_TITLES[exchange.basis ?? 'coach'] : 'The map has no answer here'}
-        >
-          {option.chance === undefined ? '?' : Math.round(option.chance * 100)}
-          <small>
-            {option.chance === undefined || !exchange
-              ? 'not written'
-              : `% ${BASIS_WORDS[exchange.basis ?? 'coach']}`}
-          </small>
+        <div className={styles.odds}>
+          {option.chance === undefined || !exchange ? (
+            <div className="chance" title="You have written no answer here">
+              ?<small>not written</small>
+            </div>
+          ) : (
+            <Chance
+              chance={option.chance}
+              from={BASIS_WORDS[exchange.basis ?? 'coach']}
+              about={BASIS_TITLES[exchange.basis ?? 'coach']}
+            />
+          )}
           {option.worth !== undefined && <Worth value={option.worth} stale={stale} inWords />}
         </div>
       </div>
@@ -235,7 +238,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
       {elsewhere && (
         <p className="soft small">
           As from {option.from.position.name}
-          {option.from.mirrored && ', on the other side'}.
+          {option.from.mirrored && ', mirrored'}.
         </p>
       )}
       {option.missing.length > 0 && (
@@ -245,7 +248,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
       )}
       {option.dropsKept.length > 0 && (
         <p className={styles.loud}>
-          <TriangleAlert size={15} aria-hidden /> Lets go of what should be kept: {say(option.dropsKept)}.
+          <TriangleAlert size={15} aria-hidden /> Loses a grip you should keep: {say(option.dropsKept)}.
         </p>
       )}
       <p className={styles['in-a-line']}>
@@ -290,13 +293,13 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
       <details className={styles.more}>
         <summary>
           {option.holdChanges} hold {option.holdChanges === 1 ? 'change' : 'changes'}
-          {ways.length > 0 && `, ${ways.length} ${ways.length === 1 ? 'way' : 'ways'}`}
+          {ways.length > 0 && `, ${ways.length} ${ways.length === 1 ? 'variation' : 'variations'}`}
         </summary>
         {option.releases.length > 0 && <p>Lets go: {say(option.releases)}.</p>}
         {option.keeps.length > 0 && <p>Keeps: {say(option.keeps)}.</p>}
         {option.free.length > 0 && <p>Left free: {free.join(', ') || 'nothing'}.</p>}
-        {ways.length > 0 && <p>Ways that fit: {ways.map(({ name }) => name).join('; ')}.</p>}
-        <p className="soft">Why it stands here: {orderWords(option)}.</p>
+        {ways.length > 0 && <p>Variations that fit: {ways.map(({ name }) => name).join('; ')}.</p>}
+        <p className="soft">Why it is here: {orderWords(option)}.</p>
       </details>
       <div className="foot">
         <Hazards tags={option.hazards} />
@@ -341,7 +344,7 @@ function Miss({
   return (
     <Dropdown className={`ms-auto ${styles.miss}`}>
       <Dropdown.Toggle size="sm" variant="plain">
-        It fails
+        If it fails
       </Dropdown.Toggle>
       <Dropdown.Menu align="end">
         <Dropdown.Header>→ {leads}</Dropdown.Header>

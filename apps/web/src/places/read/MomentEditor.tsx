@@ -56,13 +56,13 @@ function NearestCard({ near, moment, onGo }: { near: Nearest; moment: Moment; on
     <div className={styles['near-card']}>
       <button type="button" className="btn btn-sm btn-plain" onClick={onGo}>
         {near.position.name}
-        {near.mirrored && ', on the other side'} <ArrowRight size={14} aria-hidden />
+        {near.mirrored && ', mirrored'} <ArrowRight size={14} aria-hidden />
       </button>
       <b>{Math.round(near.similarity * 100)} %</b>
       {near.lacking.length > 0 && (
         <p className="small mb-0">
-          {near.lacking.length === 1 ? 'One hold' : `${near.lacking.length} holds`} away: it rests on what is
-          not there.
+          {near.lacking.length === 1 ? 'One hold' : `${near.lacking.length} holds`} away: a grip it needs is
+          missing.
         </p>
       )}
       {list.length > 0 && (

@@ -28,7 +28,7 @@ export function PositionWall({ map, onChoose }: Props) {
   if (groups.length === 0)
     return (
       <>
-        <p>This map has no positions yet: what is read here is written there.</p>
+        <p>This map is empty. Add positions on the Map first.</p>
         <Link className="btn btn-now" to={mapAddress(map.id)}>
           To the map
         </Link>
@@ -74,7 +74,7 @@ export function PositionWall({ map, onChoose }: Props) {
       {typed.trim() ? (
         <div role="group" aria-label="Found positions">
           {tiles(found)}
-          {found.length === 0 && <p>No position goes by that name.</p>}
+          {found.length === 0 && <p>No position has that name.</p>}
         </div>
       ) : (
         <>

@@ -103,7 +103,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
       {moment && (
         <p className="soft small">
           As from {position.name}
-          {mirrored && ', on the other side'}, the position most like it:
+          {mirrored && ', mirrored'}, the closest position:
         </p>
       )}
       <details className={styles.more} open={Boolean(moment)}>
@@ -129,7 +129,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
         aria-pressed={met === 'none'}
         onClick={() => onChoose('none')}
       >
-        <b>Nothing yet: top is late</b>
+        <b>Top does nothing yet</b>
       </button>
       {all || chosen.length > 0 ? (
         <>
@@ -146,7 +146,7 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
         </>
       ) : (
         <button type="button" className="btn btn-plain w-100" onClick={() => setAll(true)}>
-          Something else top did ({others.length})
+          Something else top does ({others.length})
         </button>
       )}
     </>

@@ -171,7 +171,7 @@ export function ReadPlace() {
       <header className="place-bar">
         <h1>Read</h1>
         <ChoiceToggle
-          label="How to say where we are"
+          label="How to say where you are"
           value={byHolds ? 'holds' : 'position'}
           choices={[
             ['position', 'Position'],
@@ -192,7 +192,7 @@ export function ReadPlace() {
           type="button"
           className={`btn btn-sm ${asTop ? 'btn-dark' : 'btn-plain'}`}
           aria-pressed={asTop}
-          title="The same moment with the eyes of top (T)"
+          title="The same moment as top sees it (T)"
           onClick={() => set({ as: asTop ? undefined : 'top' })}
         >
           <PersonStanding size={15} aria-hidden /> As top
@@ -207,8 +207,8 @@ export function ReadPlace() {
       <div
         className={`${styles['read-body']} ${where ? (met || asTop ? styles['at-answer'] : styles['at-reaction']) : styles['at-position']} ${byHolds ? styles['by-holds'] : ''}`}
       >
-        <section className={styles['read-column']} aria-label="Where are we?">
-          <h2>Where are we?</h2>
+        <section className={styles['read-column']} aria-label="Where are you?">
+          <h2>Where are you?</h2>
           {ended && (
             <p>
               Last one ended: <b>{OUTCOME_WORDS[ended as keyof typeof OUTCOME_WORDS] ?? ended}</b>.
@@ -299,7 +299,7 @@ export function ReadPlace() {
               }
             />
           ) : (
-            <p className="soft">The answers stand here, the one that is ready and worth most on top.</p>
+            <p className="soft">Your answers appear here, the best one you can do now on top.</p>
           )}
         </section>
       </div>

@@ -1,5 +1,5 @@
 import { landingWords, reactionName, wornWords } from '@aftersquall/core/body';
-import { type GuardMap, type Position, reactionKey } from '@aftersquall/core/model';
+import { type GuardMap, type Position, reactionKey, timesInTen } from '@aftersquall/core/model';
 import { type TopOption } from '@aftersquall/core/read';
 import { useAppSelector } from '../../store/store.ts';
 import styles from './read.module.scss';
@@ -29,15 +29,15 @@ export function TopAnswers({ map, options, at, mirrored, onSee }: Props) {
                 apparel,
               )}
             </b>
-            <span className={styles.hurt} title="1 minus the chance of bottom’s best answer">
+            <span className={styles.hurt} title="How often your best answer fails">
               <span style={{ '--hurt': hurt } as object} aria-hidden />
               {Math.round(hurt * 100)} %
             </span>
           </button>
           <p className="small mb-0">
             {best
-              ? `Bottom’s best: ${best.move.name}, ${Math.round((best.chance ?? 0) * 100)} % to ${landingWords(map, best.exchange!.to)}.`
-              : 'Bottom has no answer in this map.'}
+              ? `Your best: ${best.move.name}. It works ${timesInTen(best.chance ?? 0)}: ${landingWords(map, best.exchange!.to)}.`
+              : 'You have written no answer.'}
             {breaks > 0 && ` Breaks ${breaks} ${breaks === 1 ? 'hold' : 'holds'}.`}
           </p>
           {reaction.script && <p className="soft small mb-0">{reaction.script}</p>}
@@ -47,14 +47,10 @@ export function TopAnswers({ map, options, at, mirrored, onSee }: Props) {
   );
   return (
     <>
-      {listed.length > 0 ? (
-        list(listed, 'What hurts bottom most')
-      ) : (
-        <p>Nothing is listed that top does here.</p>
-      )}
+      {listed.length > 0 ? list(listed, 'What hurts bottom most') : <p>Nothing is listed for top here.</p>}
       {rest.length > 0 && (
         <details>
-          <summary>{rest.length} more of the catalogue, not listed here</summary>
+          <summary>{rest.length} more that top could do</summary>
           {list(rest, 'Not listed here')}
         </details>
       )}

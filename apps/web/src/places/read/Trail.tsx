@@ -68,7 +68,7 @@ export function Trail({ map, trail, onBack }: Props) {
       </ol>
       <button type="button" className="btn btn-sm btn-plain" disabled={kept === key} onClick={keep}>
         {kept === key && <Check size={14} aria-hidden />}{' '}
-        {kept === key ? 'Kept in the map' : 'Keep this chain'}
+        {kept === key ? 'Saved in the map' : 'Keep this chain'}
       </button>
       <AddToClass map={map.id} things={answers.map((id) => `exchange.${id}`)} label="Add them to a class" />
       <Link className="btn btn-sm btn-now" to={`${classAddress()}?goal=${answers.join(',')}`}>

@@ -40,10 +40,10 @@ export function RecallPlace() {
       ) : (
         <form onSubmit={begin}>
           <h1>What now?</h1>
-          <p>Ten pictures, three minutes. Say what you go by; it need not be your name.</p>
+          <p>Ten pictures, three minutes. Pick a nickname.</p>
           <input
             className="form-control form-control-lg"
-            aria-label="What you go by"
+            aria-label="Your nickname"
             value={alias}
             maxLength={40}
             onChange={(event) => setAlias(event.target.value)}
@@ -84,7 +84,7 @@ function Sitting({ map: now, alias }: { map: GuardMap; alias: string }) {
         <h1>
           {answers.filter(Boolean).length} of {answers.length} right
         </h1>
-        <p>What was wrong comes back first next time. Knowing it is not yet doing it: see you on the mat.</p>
+        <p>You will see the wrong ones again first. Now do it on the mat.</p>
         {way.waiting > 0 && <p className="soft">Your answers are kept here until the server is back.</p>}
       </section>
     );

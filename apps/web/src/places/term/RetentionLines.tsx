@@ -30,12 +30,11 @@ export function RetentionLines({ lines }: { lines: readonly RetentionLine[] }) {
   );
   const end = ({ points }: RetentionLine) => points.at(-1)!.kept;
   return (
-    <section aria-label="What is kept">
-      <h2>What is kept of each move</h2>
+    <section aria-label="Still fresh">
+      <h2>How fresh each move is</h2>
       <p className="soft small">
-        By the memory model, from what was recorded and, for classes to come, from what is planned: until two
-        weeks after the last class. A dot is a day that practised it; under the line at{' '}
-        {Math.round(FADING * 100)} % it comes back.
+        How fresh each move is, from your records and the planned classes, until two weeks after the last. A
+        dot is a day of practice. Below the line at {Math.round(FADING * 100)} % it comes back in a class.
       </p>
       <ul className={styles.lines}>
         {[...lines]

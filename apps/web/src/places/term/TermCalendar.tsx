@@ -132,7 +132,7 @@ function DayEvent({ event: { plan, isNew, back, broken } }: EventProps<ClassEven
           {plan.when.start} {plan.name}
         </b>
         <small>
-          {broken && <TriangleAlert size={12} aria-label="stands on what is not taught yet" />} {isNew} new
+          {broken && <TriangleAlert size={12} aria-label="needs what is not taught yet" />} {isNew} new
           {back > 0 && `, ${back} back`}
         </small>
       </button>

@@ -60,7 +60,7 @@ export function TermClass({ map, plan, classes, held, story, holidays, onMove }:
           )}
           {lesson.faults.length > 0 && (
             <>
-              <h3>Taken up first</h3>
+              <h3>Starts with</h3>
               <ul className={styles.faults}>
                 {lesson.faults.map(({ of, id, name, fault }) => (
                   <li key={`${of} ${id} ${fault}`}>
@@ -96,7 +96,7 @@ export function TermClass({ map, plan, classes, held, story, holidays, onMove }:
       )}
       {story && story.fading.length > 0 && (
         <>
-          <h3>Fades, and is not in it</h3>
+          <h3>Fading, not in this class</h3>
           <ul>
             {story.fading.slice(0, NAMED).map(({ move, name, kept }) => (
               <li key={move}>
@@ -121,7 +121,7 @@ export function TermClass({ map, plan, classes, held, story, holidays, onMove }:
               onClick={() => void run(renewTerm(map, plan, classes, held))}
             >
               <RefreshCw size={14} aria-hidden />{' '}
-              {later.length === 1 ? 'Plan it anew' : `Plan it and the ${later.length - 1} after it anew`}
+              {later.length === 1 ? 'Plan it again' : `Plan it and the ${later.length - 1} after it again`}
             </button>
           ))}
       </div>

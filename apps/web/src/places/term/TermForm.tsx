@@ -125,7 +125,7 @@ export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props)
                 value={String(slot.minutes)}
                 onSave={(text) => change('slot', slot, { minutes: readNumber(text)! })}
               />
-              <IconButton bare label="Take this time out" onClick={() => onClub(remove('slot', slot.id))}>
+              <IconButton bare label="Remove this time" onClick={() => onClub(remove('slot', slot.id))}>
                 <X size={14} aria-hidden />
               </IconButton>
             </div>
@@ -161,7 +161,7 @@ export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props)
                   }}
                 />
               ))}
-              <IconButton bare label="Take it out" onClick={() => onClub(remove('holiday', holiday.id))}>
+              <IconButton bare label="Remove it" onClick={() => onClub(remove('holiday', holiday.id))}>
                 <X size={14} aria-hidden />
               </IconButton>
             </div>
@@ -171,7 +171,7 @@ export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props)
           </button>
         </fieldset>
         <fieldset>
-          <legend>Worked through in this order, then what helps most</legend>
+          <legend>Themes in this order, then what helps most</legend>
           {themes.length > 0 && (
             <ol>
               {themes.map((id) => (
@@ -239,12 +239,12 @@ export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props)
           {missing
             ? `${missing} Wait for it, or choose the map’s figures in “New class”.`
             : slots.length === 0
-              ? 'Say first at which times of the week classes are held.'
+              ? 'First say when your classes are.'
               : roots.length === 0
-                ? 'The map has no moves yet: a term is made of them. Write some in the Map.'
+                ? 'The map has no moves yet. Write some in the Map, then plan a term from them.'
                 : free.length === 0
-                  ? 'Every one of these days has a class already: begin later, or take more weeks.'
-                  : `For ${goal.people} people, ${goal.level}${goal.youth ? ', youth' : ''}, ${apparel}, as in “New class”. Days that have a class already keep it.`}
+                  ? 'All these days have a class. Start later or plan more weeks.'
+                  : `For ${goal.people} people, ${goal.level}${goal.youth ? ', youth' : ''}, ${apparel}, as in “New class”. Days that already have a class stay as they are.`}
         </span>
       </div>
     </section>

@@ -73,7 +73,7 @@ export function TermPlace() {
     if (plans.length < classes.length) {
       dispatch(
         notify({
-          text: 'The server does not answer. The calendar is made from the classes on it: try again later.',
+          text: 'The server does not answer. The calendar file needs it. Try again later.',
         }),
       );
       return;

@@ -35,9 +35,9 @@ export const keepTerm =
       kept.push(made.id);
     }
     const [first] = kept;
-    if (!first) throw new Error('Nothing could be planned: choose other themes, or another level.');
+    if (!first) throw new Error('No class fits. Choose other themes or another level.');
     const short = request.dates.length - planned.length;
-    const rest = short > 0 ? ` For ${short} more nothing is left to teach from this map.` : '';
+    const rest = short > 0 ? ` For ${short} more there is nothing left to teach.` : '';
     dispatch(
       notify({
         text: `${kept.length} classes are in the calendar.${rest}`,

@@ -52,11 +52,12 @@ export const renewTerm =
       dispatch(
         changeDocument(
           address,
-          diffDocuments(shown, { ...shown, name, lesson, blocks, leftOver }, 'the term planned anew'),
+          diffDocuments(shown, { ...shown, name, lesson, blocks, leftOver }, 'the term planned again'),
         ),
       );
     }
     const short = later.length - planned.length;
-    const rest = short > 0 ? ` Nothing is left to teach in the last ${short}: they stay as they were.` : '';
-    dispatch(notify({ text: `${planned.length} classes planned anew.${rest}` }));
+    const rest =
+      short > 0 ? ` There is nothing left to teach in the last ${short}. They stay as they were.` : '';
+    dispatch(notify({ text: `Planned ${planned.length} classes again.${rest}` }));
   };

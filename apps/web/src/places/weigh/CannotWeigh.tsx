@@ -15,7 +15,7 @@ interface Props {
 export function CannotWeigh({ mapId, trouble, inQuestion, onAskPlain }: Props) {
   return (
     <div className="teach">
-      <h1>This map cannot be weighed {inQuestion ? 'like this' : 'yet'}</h1>
+      <h1>The program cannot weigh this map {inQuestion ? 'like this' : 'yet'}</h1>
       <p>{trouble.replace(/^./, (letter) => letter.toUpperCase())}.</p>
       <div className="d-flex gap-2 justify-content-center">
         <Link className="btn btn-now" to={mapAddress(mapId)}>

@@ -7,6 +7,7 @@ import {
   indexMap,
   OUTCOMES,
   type Outcome,
+  timesInTen,
   turnText,
 } from '@aftersquall/core/model';
 import { type Weighing, type WeighOptions } from '@aftersquall/core/weigh';
@@ -45,11 +46,11 @@ export function Chains({ map, weighing, options, at }: Props) {
         choices={OUTCOMES.map((value) => ({ value, name: OUTCOME_WORDS[value] }))}
         onChange={(value) => setOutcome(value as Outcome)}
       />
-      {chains?.length === 0 && <p className="mt-2">No chain leads there against what is expected of top.</p>}
+      {chains?.length === 0 && <p className="mt-2">No chain gets there against what top usually does.</p>}
       <ol className="list-unstyled mt-2" aria-label="Best chains" aria-busy={!chains}>
         {chains?.map(({ exchanges, chance, countered }) => (
           <li key={exchanges.map(turnText).join(' ')} className={styles.stake}>
-            <b>{(chance * 100).toFixed(1)} %</b>
+            <b>{timesInTen(chance)}</b>
             <span>
               {exchanges.map(stepOf).map(({ id, name, met, fails }, i) => (
                 <span key={id}>
@@ -61,7 +62,7 @@ export function Chains({ map, weighing, options, at }: Props) {
               ))}
             </span>
             <MoveHazards map={map} moves={exchanges.map((turn) => stepOf(turn).move)} />
-            <small className="soft">countered on the way {(countered * 100).toFixed(1)} %</small>
+            <small className="soft">ends badly on the way {timesInTen(countered)}</small>
           </li>
         ))}
       </ol>

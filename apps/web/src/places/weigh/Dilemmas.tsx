@@ -1,5 +1,5 @@
 import { joinWords, reactionName } from '@aftersquall/core/body';
-import { type GuardMap, indexMap } from '@aftersquall/core/model';
+import { type GuardMap, indexMap, roundsWords } from '@aftersquall/core/model';
 import { type Dilemma, findDilemmas, partingOf, signedPoints, type Weighing } from '@aftersquall/core/weigh';
 import { useMemo } from 'react';
 import { MoveHazards } from './MoveHazards.tsx';
@@ -20,15 +20,15 @@ export function Dilemmas({ map, weighing, onPick }: Props) {
   const found = useMemo(() => findDilemmas(weighing), [weighing]);
   return (
     <>
-      <h2 className="mt-3">Real dilemmas</h2>
+      <h2 className="mt-3">Dilemmas</h2>
       <p className="small">
-        Moves from the same look that no one reaction answers: how much the mix is worth over the best of them
-        alone. Those that come up and are worth most stand first.
+        These start the same, and top cannot stop them all. The figure is what mixing them brings over your
+        best single one.
       </p>
       {found.length === 0 && (
         <p>
-          None yet: in every look one reaction answers all there is. Give a look a second move that is good
-          against that reaction.
+          No dilemmas yet. Wherever you start, one reaction stops everything. Add a second move that beats
+          that reaction.
         </p>
       )}
       <ol className="list-unstyled" aria-label="Dilemmas">
@@ -71,7 +71,7 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
         <button type="button" className="chip" onClick={() => onPick(position)}>
           {index.position.get(position)?.name}
         </button>{' '}
-        {visits.toFixed(2)} times a round
+        {roundsWords(visits)}
       </small>
       <small className="top">
         Top does best:{' '}
@@ -84,16 +84,16 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
         <summary>
           {timing === 'seen'
             ? 'What to train: wait, feel, then choose'
-            : 'What to train so that they look the same'}
+            : 'What to train so that they start the same'}
         </summary>
         <p className="mb-1">
           {same.length > 0
-            ? `They begin alike: ${same.join('; ')}.`
-            : 'Nothing written makes them begin alike yet: start both from the same grips and the same pull.'}
+            ? `They start the same: ${same.join('; ')}.`
+            : 'Nothing written makes them start the same yet. Start both from the same grips and the same pull.'}
         </p>
         {ways.length > 0 && (
           <>
-            <p className="mb-1">Drill up to where they part, and let the partner call it:</p>
+            <p className="mb-1">Drill to where they part, and let the partner call it:</p>
             <ul className="mb-0">
               {ways.map((way) => (
                 <li key={way}>{way}</li>

@@ -80,8 +80,8 @@ export function Ends({ map, weighing, options, at, level }: Props) {
       </p>
       <p className="soft small">
         With {levelWords(level)}
-        {weighing.trust > 0 && ', this opponent’s habits as far as they are trusted'}. Played:{' '}
-        {SIMULATED.toLocaleString('en')} rounds by chance, with their standard error.
+        {weighing.trust > 0 && ', with this opponent’s habits'}. Played: {SIMULATED.toLocaleString('en')}{' '}
+        simulated rounds.
       </p>
     </>
   );

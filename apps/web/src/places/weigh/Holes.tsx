@@ -1,5 +1,5 @@
 import { landingWords, reactionName } from '@aftersquall/core/body';
-import { type GuardMap, indexMap, reactionKey } from '@aftersquall/core/model';
+import { type GuardMap, indexMap, reactionKey, roundsWords, timesInTen } from '@aftersquall/core/model';
 import { suggestAnswers } from '@aftersquall/core/read';
 import {
   pointsText,
@@ -52,37 +52,35 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
   };
   return (
     <>
-      <h2 className="mt-3">Holes by what an answer brings</h2>
+      <h2 className="mt-3">Holes, the dearest first</h2>
       {holes.length > 0 && <Explained term="hole" />}
-      {holes.length === 0 && <p>No hole under these rules.</p>}
+      {holes.length === 0 && <p>No holes under these rules.</p>}
       {costly.length > 0 && !exact && (
         <progress
           className="d-block w-100"
           max={done?.total ?? 1}
           value={done?.done ?? 0}
-          aria-label="Holes solved for exactly"
+          aria-label="Holes whose answer counts"
         />
       )}
       <HoleList map={map} holes={costly.slice(0, MAX_HOLES_LISTED)} />
       {rest.length > 0 && (
         <details className="mb-3">
-          <summary>{rest.length} more where an answer would bring nothing</summary>
+          <summary>{rest.length} more where an answer would change nothing</summary>
           <HoleList map={map} holes={rest.slice(0, MAX_HOLES_LISTED)} />
         </details>
       )}
-      <h2>What a minute of drilling is worth</h2>
+      <h2>Where a minute of drilling pays</h2>
       <p className="soft small mb-1">
-        Points a round for the first minute: what an exchange brings, how often it comes up, and how much
-        practice still moves it. At most three of one move.
+        Points a round for the first minute of drilling. At most three answers of one move.
       </p>
-      <ol className="list-unstyled" aria-label="What a minute of drilling is worth">
+      <ol className="list-unstyled" aria-label="Where a minute of drilling pays">
         {weighing.drills.slice(0, DRILLS).map(({ exchange: id, worth }) => (
           <li key={id} className={styles.stake}>
             <b>{signedPoints(worth, 4)}</b>
             <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{exchangeName(map, id)}</Link>
             <small className="soft">
-              {(weighing.visits[id] ?? 0).toFixed(2)} times a round, works{' '}
-              {Math.round(index.exchange.get(id)!.chance * 100)} %
+              {roundsWords(weighing.visits[id] ?? 0)}, works {timesInTen(index.exchange.get(id)!.chance)}
             </small>
           </li>
         ))}
@@ -96,7 +94,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
               <b>{signedPoints(slope * 0.1, 3)}</b>
               <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{exchangeName(map, id)}</Link>
               <small className="soft">
-                at {Math.round(exchange.chance * 100)} %, for 10 % more{' '}
+                works {timesInTen(exchange.chance)}; the figure is for one time more{' '}
                 <button type="button" className="chip" onClick={() => askChance(id, exchange.chance)}>
                   what if…
                 </button>
@@ -129,7 +127,7 @@ function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
   );
   return (
     <li className={styles.stake}>
-      <b title={exact ? 'The map solved again with this answered' : 'By the rates of the plan'}>
+      <b title={exact ? 'Worked out with an answer here' : 'Estimated'}>
         {exact ? '' : '≈ '}
         {pointsText(stake, 3)}
       </b>
@@ -137,11 +135,10 @@ function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
         {index.move.get(move)?.name}, when top{' '}
         {reaction
           ? reactionName(map, reaction, index.position.get(position)).replace(/^./, (c) => c.toLowerCase())
-          : 'does whatever top does'}
+          : 'does anything'}
       </Link>
       <small className="soft">
-        {index.position.get(position)?.name}, {visits.toFixed(2)} times a round; on the spot{' '}
-        {signedPoints(spot)}
+        {index.position.get(position)?.name}, {roundsWords(visits)}; here and now {signedPoints(spot)}
       </small>
       {proposals.map((proposal) => (
         <small key={proposal.move.id} className={styles.proposal}>

@@ -41,7 +41,7 @@ export function Insights(props: Props) {
             ['dilemmas', 'Dilemmas'],
             ['what-if', 'What if'],
             ['opponent', 'Opponent'],
-            ['rests', 'Rests on'],
+            ['rests', 'Without…'],
             ['ends', 'Ends'],
             ['chains', 'Chains'],
           ]}

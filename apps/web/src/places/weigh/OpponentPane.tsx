@@ -50,7 +50,7 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
           label="Opponent"
           value={opponent?.id ?? ''}
           choices={[
-            { value: '', name: 'a top who always knows best' },
+            { value: '', name: 'a top who plays perfectly' },
             ...map.opponents.map(({ id, alias }) => ({ value: id, name: alias })),
           ]}
           onChange={(id) => change({ opponent: id || undefined, trust: whatIf.trust ?? 0.5 })}
@@ -69,7 +69,7 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
             onClick={() => {
               const held = map.scenarios.some(({ opponent: id }) => id === opponent.id);
               if (held) {
-                dispatch(notify({ text: `A what-if is kept about ${opponent.alias}: remove that first.` }));
+                dispatch(notify({ text: `A saved what-if uses ${opponent.alias}. Remove that first.` }));
                 return;
               }
               change({ opponent: undefined });
@@ -84,8 +84,8 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
       </div>
       {!opponent && (
         <p className="soft small mt-2">
-          Give an opponent a made-up name and say what that one does about a look: the plan then makes use of
-          the habit, as far as you trust it.
+          Give an opponent a made-up name and say what they do. The plan then uses their habits, as far as you
+          are sure of them.
         </p>
       )}
       {opponent && (
@@ -93,7 +93,7 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
           {weighing.trades.length > 1 && (
             <>
               <Slider
-                label="Trust in these habits"
+                label="How sure you are"
                 value={whatIf.trust ?? 0}
                 least={0}
                 most={1}
@@ -103,9 +103,9 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
               />
               {offered !== undefined && (
                 <p className="small mb-1">
-                  By how often it was seen, {Math.round(offered * 100)} % is enough trust.{' '}
+                  From how often you saw it: {Math.round(offered * 100)} % sure.{' '}
                   <button type="button" className="chip" onClick={() => change({ trust: offered })}>
-                    take that
+                    use that
                   </button>
                 </p>
               )}

@@ -5,6 +5,8 @@ import {
   type PlayLevel,
   type ReactionRef,
   reactionKey,
+  roundsWords,
+  timesInTen,
 } from '@aftersquall/core/model';
 import { levelWords, pointsText, signedPoints, type Weighing, worthReason } from '@aftersquall/core/weigh';
 import { useEffect, useRef } from 'react';
@@ -51,10 +53,9 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
         {value.ifAnswered - value.value > 0.005 && <> ({pointsText(value.ifAnswered)} if answered)</>}, with{' '}
         {levelWords(level)}
         {level.top !== 'knows best' && (
-          <span className="soft"> ({pointsText(value.knowsBest)} if both know best)</span>
+          <span className="soft"> ({pointsText(value.knowsBest)} against perfect play)</span>
         )}
-        . It comes up {value.visits.toFixed(2)} times a round.
-        {value.best === undefined && ' Waiting is the best there is.'}
+        . It comes up {roundsWords(value.visits)}.{value.best === undefined && ' Waiting is best here.'}
       </p>
       <p className="small mb-1">
         <Link to={`${classAddress()}?root=${at}`}>Make a lesson of it</Link>
@@ -71,11 +72,10 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
       )}
       {endless && (
         <p className="hazard">
-          From here nothing ends a round but time: the plan goes round in circles. Give one of its exchanges
-          an ending.
+          The plan goes in circles here; only the clock ends it. Give one of its answers an ending.
         </p>
       )}
-      {looks.length === 0 && <p>A dead end under these rules: nothing is left to do here.</p>}
+      {looks.length === 0 && <p>These rules leave you no move here.</p>}
       {looks.map((plan) => (
         <article
           key={plan.look}
@@ -86,7 +86,7 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
             {plan.name} <span className="soft">{pointsText(plan.value)}</span>
             {plan.look === value.best && <span className="chip on ms-2">the plan</span>}
             {plan.share > 0.005 && plan.share < 0.995 && (
-              <small className="soft ms-2">shown {Math.round(plan.share * 100)} % of the time</small>
+              <small className="soft ms-2">you show it {timesInTen(plan.share)}</small>
             )}
           </h3>
           <p className="mb-1">{planWords(map, plan, level.top !== 'knows best')}</p>
@@ -94,8 +94,8 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
           {plan.overSingle > 0.005 && (
             <p className={styles.dilemma}>
               {plan.timing === 'seen'
-                ? `Worth feeling: answering what is felt is worth ${pointsText(plan.overSingle)} more than the best single attack. Train to wait for the reaction.`
-                : `A real dilemma: the mix is worth ${pointsText(plan.overSingle)} more than the best single attack. Train them from the same grips until they look the same.`}
+                ? `Wait and feel: answering what top does brings ${pointsText(plan.overSingle)} points more than the best single attack.`
+                : `A dilemma: mixing brings ${pointsText(plan.overSingle)} points more than the best single attack. Train them from the same grips until they look the same.`}
             </p>
           )}
           <div className={styles['matrix-scroll']}>
@@ -131,7 +131,7 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
                           {exchange ? (
                             <Link
                               to={`${mapAddress(map.id)}?sel=exchange.${exchange}`}
-                              title={`comes up ${(weighing.visits[exchange] ?? 0).toFixed(2)} times a round`}
+                              title={`comes up ${roundsWords(weighing.visits[exchange] ?? 0)}`}
                             >
                               {pointsText(payoff)}
                             </Link>
@@ -192,7 +192,7 @@ function Beside({
   return (
     <p className="beside">
       In “{name}” it is worth <b>{pointsText(there.value)}</b> and comes up {there.visits.toFixed(2)} times a
-      round. {plan ? `${plan.name}: ${planWords(map, plan, human)}` : 'Waiting is the best there is.'}
+      round. {plan ? `${plan.name}: ${planWords(map, plan, human)}` : 'Waiting is best here.'}
     </p>
   );
 }

@@ -14,11 +14,10 @@ interface Props {
 type Kind = 'holds' | 'moves' | 'reactions' | 'joints';
 
 const QUESTIONS: Record<Kind, string> = {
-  holds:
-    'How many points a round are lost when a class of holds cannot be had. A position that rests on it is then worth waiting.',
-  moves: 'How many points a round are lost when a move is barred, or not known yet.',
-  reactions: 'How many points a round are won when top never does it.',
-  joints: 'How many points a round are lost when nothing may load a joint.',
+  holds: 'What a round loses if you cannot get these grips.',
+  moves: 'What a round loses without this move.',
+  reactions: 'What a round gains if top never does this.',
+  joints: 'What a round loses if you spare this joint.',
 };
 
 const thingsOf: Record<Kind, (map: GuardMap) => Away[]> = {
@@ -41,9 +40,9 @@ export function Rests({ map, options }: Props) {
   const { rows, left, ask, stop } = useDependence(map, options, things);
   return (
     <>
-      <h2 className="mt-3">What the game rests on</h2>
+      <h2 className="mt-3">What carries the game</h2>
       <ChoiceToggle<Kind>
-        label="What is taken away"
+        label="Without which"
         value={kind}
         choices={[
           ['holds', 'Holds'],
@@ -64,11 +63,11 @@ export function Rests({ map, options }: Props) {
       ) : (
         rows.length < things.length && (
           <button type="button" className="btn btn-sm btn-now" onClick={() => void ask()}>
-            <Play size={14} aria-hidden /> Take them away one by one
+            <Play size={14} aria-hidden /> Try without each
           </button>
         )
       )}
-      <ol className="list-unstyled mt-2" aria-label="Lost without">
+      <ol className="list-unstyled mt-2" aria-label="What a round loses">
         {rows.map(({ name, result }) => (
           <li key={name} className={styles.stake}>
             <b>

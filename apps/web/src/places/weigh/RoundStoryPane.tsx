@@ -29,7 +29,7 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
   return (
     <section
       className={`${weigh['weigh-column']} ${weigh.plan} ${styles.story}`}
-      aria-label="What a round comes to"
+      aria-label="A round in short"
     >
       <header>
         <h2>{known ? `A round from ${known.name}` : 'A round'}</h2>
@@ -44,13 +44,13 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
           onChange={(id) => onSystem(id || undefined)}
         />
       </header>
-      {!story && <p className="soft">Playing it through …</p>}
+      {!story && <p className="soft">Playing the rounds …</p>}
       {story && (
         <>
           <p className={styles.lead}>
             Worth <b>{signedPoints(story.entry)}</b> points, with {levelWords(level)}
             {level.top !== 'knows best' && (
-              <span className="soft"> ({pointsText(story.knowsBest)} if both know best)</span>
+              <span className="soft"> ({pointsText(story.knowsBest)} against perfect play)</span>
             )}
             . Of a hundred rounds:
           </p>
@@ -62,10 +62,10 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
               <p className="small">{wayWords(story.way)}</p>
             </>
           ) : (
-            <p>Nothing good can be come to from here: give one of its moves an ending.</p>
+            <p>No move from here ever wins. Give one of them an ending.</p>
           )}
           <div className={styles.parts}>
-            <Part title="It lives on">
+            <Part title="What carries it">
               {story.livesOn.map((one) => (
                 <Line key={one.move} figure={signedPoints(-one.loss)}>
                   <button
@@ -77,9 +77,11 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
                   </button>
                 </Line>
               ))}
-              {story.livesOn.length === 0 && <p>No single move: take any away, and another does as well.</p>}
+              {story.livesOn.length === 0 && (
+                <p>No single move. Without any one of them another does as well.</p>
+              )}
             </Part>
-            <Part title="What hurts it most">
+            <Part title="What hurts it">
               {story.hurts.map((one) => (
                 <Line
                   key={`${one.position} ${one.look} ${reactionKey(one.reaction)}`}
@@ -90,7 +92,7 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
                   </button>
                 </Line>
               ))}
-              {story.hurts.length === 0 && <p>Nothing that top does is worse for you than the rest.</p>}
+              {story.hurts.length === 0 && <p>Nothing top does hurts more than the rest.</p>}
             </Part>
             <Part title="Close this hole first">
               {story.hole ? (
@@ -103,13 +105,12 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
                   <small className="soft d-block">{signedPoints(story.hole.spot)} on the spot</small>
                 </Line>
               ) : (
-                <p>None that an answer would make worth more.</p>
+                <p>No answer here would change the result.</p>
               )}
             </Part>
           </div>
           <p className="soft small mb-0">
-            Figures are points a round. They rest on the chances of the map: how they come about stands behind
-            each line.
+            All figures are points a round; a sweep is 2. Tap a line to see where its figure comes from.
           </p>
         </>
       )}

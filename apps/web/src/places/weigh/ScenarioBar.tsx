@@ -34,7 +34,7 @@ export function ScenarioBar({ map, asked }: Props) {
     const kept = { ...whatIf, id, name, note: same?.note ?? '' };
     const before = map.scenarios.find(({ id }) => id === kept.id);
     const command = before ? edit('scenario', before, kept) : put('scenario', kept);
-    dispatch(changeMap(command, { announce: `Kept “${name}”.` }));
+    dispatch(changeMap(command, { announce: `Saved “${name}”.` }));
     begin(kept);
     setNaming(false);
   };
@@ -46,7 +46,7 @@ export function ScenarioBar({ map, asked }: Props) {
         value={changed ? CHANGED : (scenario?.id ?? '')}
         choices={[
           ...(changed
-            ? [{ value: CHANGED, name: scenario ? `${scenario.name}, changed` : 'Changed, not kept' }]
+            ? [{ value: CHANGED, name: scenario ? `${scenario.name}, changed` : 'Changed, not saved' }]
             : []),
           { value: '', name: AS_IT_IS },
           ...map.scenarios.map(({ id, name }) => ({ value: id, name })),
@@ -56,7 +56,7 @@ export function ScenarioBar({ map, asked }: Props) {
       <button
         type="button"
         className="btn btn-sm btn-plain"
-        title="Keep this what-if under a name"
+        title="Save this what-if under a name"
         onClick={() => setNaming(true)}
       >
         <Bookmark size={14} aria-hidden /> Keep
@@ -77,19 +77,19 @@ export function ScenarioBar({ map, asked }: Props) {
         </IconButton>
       )}
       <SelectField
-        label="Beside"
+        label="Compare with"
         hideLabel
         value={beside}
         choices={[
-          { value: '', name: 'Beside: nothing' },
-          { value: PLAIN, name: `Beside: ${AS_IT_IS.toLowerCase()}` },
-          ...map.scenarios.map(({ id, name }) => ({ value: id, name: `Beside: ${name}` })),
+          { value: '', name: 'Compare with: nothing' },
+          { value: PLAIN, name: `Compare with: ${AS_IT_IS.toLowerCase()}` },
+          ...map.scenarios.map(({ id, name }) => ({ value: id, name: `Compare with: ${name}` })),
         ]}
         onChange={layBeside}
       />
       {naming && (
         <NameDialog
-          title="Keep this what-if as"
+          title="Save this what-if as"
           name={scenario?.name ?? ''}
           onName={keep}
           onHide={() => setNaming(false)}

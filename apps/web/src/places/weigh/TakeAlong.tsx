@@ -15,12 +15,7 @@ export function TakeAlong({ map, whatIf }: { map: GuardMap; whatIf: WhatIf }) {
     `/api/maps/${map.id}/weighing${path}?whatIf=${encodeURIComponent(JSON.stringify(whatIf))}`;
   return (
     <Dropdown>
-      <Dropdown.Toggle
-        size="sm"
-        variant="plain"
-        aria-label="Take along as a file"
-        title="Take along as a file"
-      >
+      <Dropdown.Toggle size="sm" variant="plain" aria-label="Save as a file" title="Save as a file">
         <Download size={14} aria-hidden />
       </Dropdown.Toggle>
       <Dropdown.Menu align="end">

@@ -28,7 +28,7 @@ interface Props {
 export function TendencyForm({ map, opponent, position }: Props) {
   const looks = position.looks.filter(({ reactions }) => reactions.length > 0);
   if (looks.length === 0)
-    return <p className="soft small">Nobody has said what top does in “{position.name}”.</p>;
+    return <p className="soft small">You have not said what top does in “{position.name}”.</p>;
   return (
     <>
       <p className="small mb-1">In “{position.name}”; pick another position on the left.</p>

@@ -28,15 +28,14 @@ export function TopSheet({ map, weighing, at, onPick }: Props) {
         <div>
           <h2>What top should do</h2>
           <p className="soft">
-            From above, as if both knew best from there on: the fewer points are left to bottom, the better.
-            Looks that bottom shows most come first.
+            Top’s plan against perfect play. Low is good for top. What bottom shows most comes first.
           </p>
         </div>
         <button type="button" className="btn btn-sm btn-plain" onClick={() => window.print()}>
           <Printer size={14} aria-hidden /> Print
         </button>
       </div>
-      {lines.length === 0 && <p>Nobody has said what top does about any look.</p>}
+      {lines.length === 0 && <p>The map does not say what top does yet.</p>}
       <table className={styles['top-table']}>
         <thead>
           <tr>

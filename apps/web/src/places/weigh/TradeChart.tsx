@@ -46,9 +46,9 @@ export function TradeChart({ weighing, trust }: { weighing: Weighing; trust: num
         />
       </div>
       <p className="small">
-        As you play it at this level: <b>{pointsText(weighing.gain)}</b> points a round if the habits hold,{' '}
-        <b>{pointsText(weighing.worst)}</b> if this one turns out to know best. The lines are those of a plan
-        kept to without a slip.
+        At this level: <b>{pointsText(weighing.gain)}</b> points a round if they keep their habits,{' '}
+        <b>{pointsText(weighing.worst)}</b> if they play perfectly instead. The lines are for a plan you
+        follow without mistakes.
       </p>
     </>
   );

@@ -1,4 +1,4 @@
-import { type PlayLevel } from '@aftersquall/core/model';
+import { type PlayLevel, roundsWords } from '@aftersquall/core/model';
 import { levelWords, pointsText, signedPoints, type Weighing } from '@aftersquall/core/weigh';
 import { Explained } from '../../components/Explained.tsx';
 import styles from './weigh.module.scss';
@@ -31,7 +31,7 @@ export function Values({ weighing, level, beside, names, at, onPick }: Props) {
       <p className="entry-value">
         <b>{pointsText(weighing.entry)}</b> points a round
         {weighing.entryIfAnswered - weighing.entry > SAME && (
-          <span className="soft">, {pointsText(weighing.entryIfAnswered)} if every hole were answered</span>
+          <span className="soft">, {pointsText(weighing.entryIfAnswered)} with every hole answered</span>
         )}
       </p>
       {weighing.entryIfAnswered - weighing.entry > SAME && <Explained term="answered" />}
@@ -43,11 +43,11 @@ export function Values({ weighing, level, beside, names, at, onPick }: Props) {
       )}
       <p className="soft small">
         With {levelWords(level)}
-        {human && `; ${pointsText(weighing.knowsBest.entry)} if both know best`}.{' '}
+        {human && `; ${pointsText(weighing.knowsBest.entry)} against perfect play`}.{' '}
         {weighing.trust > 0 && `${pointsText(weighing.gain)} against this opponent’s habits. `}
         {(human || weighing.trust > 0) &&
-          `${pointsText(weighing.worst)} if they turn out to know best and you keep to this. `}
-        {Math.round(weighing.guessed * 100)} % of it rests on the coach’s guesses.
+          `${pointsText(weighing.worst)} if they play perfectly and you keep to this. `}
+        {Math.round(weighing.guessed * 100)} % of it is your guess.
       </p>
       <ol className={`list-unstyled ${styles.values}`}>
         <li>
@@ -74,7 +74,7 @@ export function Values({ weighing, level, beside, names, at, onPick }: Props) {
                 <span className="clip">{names.get(position)}</span>
                 <span
                   className="numbers"
-                  title={`comes up ${visits.toFixed(2)} times a round; worth ${pointsText(knowsBest)} if both know best`}
+                  title={`comes up ${roundsWords(visits)}; ${pointsText(knowsBest)} points against perfect play`}
                 >
                   {pointsText(value)}
                   {change !== undefined

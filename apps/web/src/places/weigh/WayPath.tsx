@@ -1,5 +1,5 @@
 import { holdWords, wordContext } from '@aftersquall/core/body';
-import { type GuardMap } from '@aftersquall/core/model';
+import { type GuardMap, timesInTen } from '@aftersquall/core/model';
 import { type RoundStory } from '@aftersquall/core/weigh';
 import { ArrowRight } from 'lucide-react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
@@ -32,7 +32,7 @@ export function WayPath({ map, way, onPick }: Props) {
             <p>
               <ArrowRight size={18} aria-hidden />
               <strong>{name}</strong>
-              <small>{Math.round(chance * 100)} % lead on,</small>
+              <small>works {timesInTen(chance)},</small>
               <small className="top">most when {met}</small>
             </p>
           </li>

@@ -16,7 +16,7 @@ export function WeighProgress({ stopped, progress, onStop, onAgain }: Props) {
     <p className={styles['weigh-work']}>
       {stopped ? (
         <>
-          Stopped: what is shown is from before.
+          Stopped. You see the result from before.
           <button type="button" className="btn btn-sm btn-now" onClick={onAgain}>
             Weigh again
           </button>

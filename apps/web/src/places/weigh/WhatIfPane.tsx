@@ -74,22 +74,22 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
       />
       <div className="mt-3">
         <SelectField
-          label="Take away"
+          label="Without"
           value=""
           choices={choices}
           onChange={(choice) => change(withoutTaken(map, whatIf, choice))}
         />
-        <ul className={`list-unstyled ${styles.taken}`} aria-label="Taken away">
+        <ul className={`list-unstyled ${styles.taken}`} aria-label="Left out">
           {takenAway(map, whatIf).map(({ key, name, back }) => (
             <li key={key} className="chip on">
               {name}
-              <TakeOut label={`Give back: ${name}`} onClick={() => change(back)} />
+              <TakeOut label={`Put back: ${name}`} onClick={() => change(back)} />
             </li>
           ))}
         </ul>
       </div>
       <fieldset className="mt-3">
-        <legend className="form-label">Sore, so not to be loaded</legend>
+        <legend className="form-label">Sore: do not load it</legend>
         <div className="d-flex flex-wrap gap-1">
           {JOINTS.map((joint) => {
             const on = whatIf.sparedJoints.includes(joint);
@@ -114,8 +114,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         </div>
         {whatIf.sparedJoints.length > 0 && (
           <p className="soft small mt-1">
-            Moves that load it are left out, by their cautions and their way of moving. Whether somebody may
-            train is for a licensed clinician to say.
+            Moves that load it are left out. A licensed clinician decides who may train.
           </p>
         )}
       </fieldset>
@@ -140,8 +139,8 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         />
       ))}
       <details className="mt-3" open={Object.values(whatIf.outcomeWorth).some(Boolean)}>
-        <summary>Worth of an ending beside the points</summary>
-        <p className="soft small">Without it, a map of submissions alone values every sweep at nothing.</p>
+        <summary>What an ending is worth besides points</summary>
+        <p className="soft small">Without it, a map of submissions counts every sweep as nothing.</p>
         {OUTCOMES.map((outcome) => (
           <div key={outcome} className={styles['outcome-worth']}>
             <SavedField

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseMapFile } from '@aftersquall/core/formats';
+import { timesInTen } from '@aftersquall/core/model';
 import { pointsText, solveMap, weighMap } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { mixWords, planWords, reasonWords } from './planWords.ts';
@@ -24,7 +25,7 @@ describe('a plan in words', () => {
       'Show “Stretch, come up with the leg” and “Pull the sleeve, tip over the near side”',
     );
     expect(words).toContain('Top does best when top');
-    expect(words).toContain(`That leaves ${pointsText(plan.value)} points.`);
+    expect(words).toContain(`That brings ${pointsText(plan.value)} points.`);
   });
 
   it('says what two who do not know best do mostly, and leaves out what they do now and then', () => {
@@ -40,11 +41,9 @@ describe('a plan in words', () => {
     const exchange = map.exchanges.find(({ reaction, otherwise }) => reaction !== 'none' && !otherwise)!;
     const { move, reaction, id } = exchange;
     const words = reasonWords(map, { move, reaction, exchange: id, payoff: -2.45 });
-    expect(words).toContain(`${Math.round(exchange.chance * 100)} % to `);
-    expect(words).toContain('else where it began; worth −2.45.');
-    expect(reasonWords(map, { move, reaction, exchange: undefined, payoff: 0 })).toContain(
-      'the map has no answer there',
-    );
+    expect(words).toContain(`It works ${timesInTen(exchange.chance)}: `);
+    expect(words).toContain('If it fails: you are still here. That is −2.45 points.');
+    expect(reasonWords(map, { move, reaction, exchange: undefined, payoff: 0 })).toContain('no answer yet');
   });
 
   it('speaks of habits where they are known', () => {
@@ -53,10 +52,10 @@ describe('a plan in words', () => {
     const { looks } = positions.find(({ position }) => position === 'collar-sleeve-standing')!;
     const habit = looks.find(({ look }) => look === 'push-pull')!;
     expect(planWords(map, habit)).toContain(
-      `As far as the habits are trusted that is worth ${pointsText(habit.value)} points.`,
+      `With their habits that is worth ${pointsText(habit.value)} points.`,
     );
     const other = positions.find(({ position }) => position === 'x-guard')!.looks[0]!;
-    expect(planWords(map, other)).toContain('That leaves');
+    expect(planWords(map, other)).toContain('That brings');
   });
 
   it('says to feel first only where that changes what to do', () => {

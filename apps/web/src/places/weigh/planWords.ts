@@ -1,5 +1,5 @@
 import { joinWords, landingWords, reactionName } from '@aftersquall/core/body';
-import { type GuardMap, indexMap } from '@aftersquall/core/model';
+import { type GuardMap, indexMap, timesInTen } from '@aftersquall/core/model';
 import { type LookPlan, pointsText, type WorthReason } from '@aftersquall/core/weigh';
 
 const TIMES = ['never', 'once', 'twice', 'three times', 'four times', 'five times'];
@@ -55,13 +55,11 @@ export function planWords(map: GuardMap, whole: LookPlan, human = false): string
   const met = plan.reactions.map(({ what }) => reactionName(map, what, at));
   const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
   const points = `${pointsText(plan.value)} points`;
-  const leaves = habitsKnown(whole)
-    ? `As far as the habits are trusted that is worth ${points}.`
-    : `That leaves ${points}.`;
+  const leaves = habitsKnown(whole) ? `With their habits that is worth ${points}.` : `That brings ${points}.`;
   const top =
     met.length > 0
       ? `${human ? 'Mostly' : 'Top does best when'} ${joinWords(met.map((name) => `top ${lower(name)}`))}.`
-      : 'Nobody has said what top does about it.';
+      : 'The map does not say what top does.';
   const [reply] = plan.replies;
   if (plan.timing === 'seen' && reply && plan.replies.every(({ move: id }) => id === reply.move))
     return `${move(reply.move)}, whatever top does. ${top} ${leaves}`;
@@ -79,7 +77,7 @@ export function planWords(map: GuardMap, whole: LookPlan, human = false): string
     plan.moves.map(({ what }) => index.move.get(what)?.name ?? what),
     plan.moves.map(({ share }) => share),
   );
-  return `Show ${shown} from the same look, ${mix}: whatever answers the one gives you the other. ${top} ${leaves}`;
+  return `Show ${shown} from the same start, ${mix}. Whatever stops one gives you the other. ${top} ${leaves}`;
 }
 
 /** Why a position is worth what it is, down to one exchange or to the hole that stands in its place. */
@@ -88,11 +86,11 @@ export function reasonWords(map: GuardMap, { move, reaction, exchange, payoff }:
   const at = index.position.get(index.move.get(move)?.position ?? '');
   const met =
     reaction === 'none'
-      ? 'when top is late'
+      ? 'when top does nothing'
       : `when top ${reactionName(map, reaction, at).replace(/^./, (first) => first.toLowerCase())}`;
   const what = `It comes down to “${index.move.get(move)?.name ?? move}” ${met}`;
   const known = exchange === undefined ? undefined : index.exchange.get(exchange);
-  if (!known) return `${what}: the map has no answer there, so it counts as failing, ${pointsText(payoff)}.`;
-  const fails = known.otherwise ? landingWords(map, known.otherwise, at) : 'where it began';
-  return `${what}: ${Math.round(known.chance * 100)} % to ${landingWords(map, known.to, at)}, else ${fails}; worth ${pointsText(payoff)}.`;
+  if (!known) return `${what}: no answer yet, so it counts as failed, ${pointsText(payoff)}.`;
+  const fails = known.otherwise ? landingWords(map, known.otherwise, at) : 'you are still here';
+  return `${what}. It works ${timesInTen(known.chance)}: ${landingWords(map, known.to, at)}. If it fails: ${fails}. That is ${pointsText(payoff)} points.`;
 }

@@ -3,7 +3,7 @@ import { parseMapFile } from '@aftersquall/core/formats';
 import { playMap, solveMap, tellRound } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { hundredOf } from './hundredOf.ts';
-import { hurtWords, livesOnWords, rateWords, stepWords, wayWords } from './storyWords.ts';
+import { hurtWords, livesOnWords, stepWords, wayWords } from './storyWords.ts';
 
 const map = parseMapFile(
   readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
@@ -12,13 +12,6 @@ const solution = solveMap(map);
 const story = tellRound(map, {}, solution, playMap(solution));
 
 describe('the words of a round', () => {
-  it('say how often as one would', () => {
-    expect(rateWords(1.31)).toBe('1.3 times a round');
-    expect(rateWords(0.125)).toBe('once in 8 rounds');
-    expect(rateWords(0.7)).toBe('once in 2 rounds');
-    expect(rateWords(0)).toBe('never');
-  });
-
   it('name the place with every move and reaction', () => {
     expect(livesOnWords(map, story.livesOn[0]!)).toMatch(/^“.+” from “.+”: without it/);
     expect(hurtWords(map, story.hurts[0]!)).toMatch(/^Top [a-z].+ in “.+”, .+\.$/);

@@ -1,14 +1,8 @@
 import { answerName, landingWords, OUTCOME_WORDS, reactionName } from '@aftersquall/core/body';
-import { type GuardMap, indexMap, type Outcome } from '@aftersquall/core/model';
+import { type GuardMap, indexMap, type Outcome, roundsWords } from '@aftersquall/core/model';
 import { type End, type RoundStory } from '@aftersquall/core/weigh';
 
 const lower = (text: string): string => text.replace(/^./, (first) => first.toLowerCase());
-
-/** How often something comes up, as one would say it: "once in 8 rounds", "1.3 times a round". */
-export function rateWords(rate: number): string {
-  if (rate >= 0.95) return `${rate.toFixed(1)} times a round`;
-  return rate > 0 ? `once in ${Math.max(2, Math.round(1 / rate))} rounds` : 'never';
-}
 
 export const endWords = (end: End): string =>
   end === 'time' ? 'time runs out' : end === 'stuck' ? 'nothing more to do' : OUTCOME_WORDS[end];
@@ -51,7 +45,7 @@ export function wayWords({ chance, countered, to }: NonNullable<RoundStory['way'
 
 export function hurtWords(map: GuardMap, { position, reaction, rate }: RoundStory['hurts'][number]): string {
   const at = indexMap(map).position.get(position)!;
-  return `Top ${lower(reactionName(map, reaction, at))} in “${at.name}”, ${rateWords(rate)}.`;
+  return `Top ${lower(reactionName(map, reaction, at))} in “${at.name}”, ${roundsWords(rate)}.`;
 }
 
 export function holeWords(
@@ -61,7 +55,7 @@ export function holeWords(
   const index = indexMap(map);
   const met = reaction
     ? `top ${lower(reactionName(map, reaction, index.position.get(position)))}`
-    : 'top does whatever top does';
+    : 'top does anything';
   return `“${index.move.get(move)!.name}” in “${index.position.get(position)!.name}” when ${met}.`;
 }
 
@@ -74,7 +68,7 @@ export function stepWords(map: GuardMap, id: string) {
   return {
     position,
     name: done,
-    met: meets ? `top ${lower(meets)}` : 'top is late',
+    met: meets ? `top ${lower(meets)}` : 'top does nothing',
     landing: landingWords(map, exchange.to, position),
   };
 }

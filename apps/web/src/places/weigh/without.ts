@@ -55,11 +55,11 @@ const moveClassesOf = remember((map: GuardMap): MoveClass[] => {
 
 /** What can be taken out of the game: a whole class of moves, a class of holds, something top does, a move. */
 export const withoutChoices = (map: GuardMap): Choice[] => [
-  { value: '', name: 'Nothing more' },
+  { value: '', name: 'Without …' },
   ...moveClassesOf(map).map(({ key, name, moves }) => ({
     value: `class ${key}`,
     name: `Without ${name} (${moves.length})`,
-    group: 'Whole classes',
+    group: 'Kinds of moves',
   })),
   ...holdClassesOf(map).map(({ name, holds }) => ({
     value: `holds ${JSON.stringify(holds)}`,

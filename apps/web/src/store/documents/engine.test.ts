@@ -566,7 +566,9 @@ describe('without the server', () => {
     server.cut = false;
     server.broken = true;
     await mine.send();
-    expect(mine.session().trouble).toBe('Something went wrong on the server; nothing was changed.');
+    expect(mine.session().trouble).toBe(
+      'Something went wrong on the server. Nothing was changed. Try again.',
+    );
     server.broken = false;
     await mine.send();
     await mine.settled();
@@ -683,7 +685,7 @@ describe('a device that starts again', () => {
     await after.settled();
     expect(after.nameOf('triangle')).toBe('Mine');
     expect(await device.aside.all()).toMatchObject([
-      { key: 'from-a-newer-version', why: expect.stringContaining('another version') },
+      { key: 'from-a-newer-version', why: expect.stringContaining('Another version') },
     ]);
     after.sameAsServer();
   });

@@ -359,7 +359,7 @@ const learn =
     if (!now.online) return { is: 'offline' };
     return now.revision > base
       ? { is: 'again' }
-      : { is: 'refused', why: 'The server says that somebody else changed the same.' };
+      : { is: 'refused', why: 'Somebody else changed the same thing.' };
   };
 
 const inTrouble =
@@ -375,7 +375,10 @@ const refuse =
   async (dispatch) => {
     await dispatch(putChangeAside(address, change.key, why));
     dispatch(
-      notify({ text: `The server did not take “${change.what}”. It is kept on this device.`, aside: true }),
+      notify({
+        text: `The server refused “${change.what}”. It is saved on this device, under Aside.`,
+        aside: true,
+      }),
     );
   };
 

@@ -102,7 +102,8 @@ async function postedBy(request: () => Promise<Response>): Promise<Posted> {
   // Something between here and the server may answer in its place; only the server says how many it has.
   if (response.ok && typeof answer?.kept === 'number' && typeof answer.known === 'number')
     return { is: 'taken' };
-  const why = answer?.message ?? 'The server gave no answer that this program can read.';
+  const why =
+    answer?.message ?? 'The program cannot read the server’s answer. Your records are saved on this tablet.';
   return { is: REFUSALS.has(response.status) ? 'refused' : 'trouble', why };
 }
 

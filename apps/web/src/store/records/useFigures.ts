@@ -12,8 +12,8 @@ export interface Figured<M> {
 
 /** Why the log cannot be reckoned with, as a sentence; nothing where it can be. */
 export function logMissing(on: Figured<unknown>['on']): string | undefined {
-  if (on === 'loading') return 'The log is on its way: these are the map’s own figures.';
-  if (on === 'unavailable') return 'The log cannot be reached: these are the map’s own figures.';
+  if (on === 'loading') return 'The counted results are loading. Until then you see your guesses.';
+  if (on === 'unavailable') return 'The counted results do not load. You see your guesses.';
   return undefined;
 }
 

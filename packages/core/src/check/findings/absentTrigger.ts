@@ -53,8 +53,8 @@ export const absentTrigger: MoveCheck = (map, move) => {
         code: 'absent-trigger',
         severity: 'note',
         place: { kind: 'exchange', id: exchange.id },
-        sentence: `“${written.name}” is answered by “${move.name}”, which gives no reason for it: ${why}.`,
-        mend: 'Take the answer out, say in its note when it happens, or give the reaction words of its own in this look.',
+        sentence: `“${move.name}” answers “${written.name}”, but top has no reason to do it: ${why}.`,
+        mend: 'Remove the answer, write in its note when it happens, or describe the reaction in your own words here.',
       },
     ];
   });
@@ -67,5 +67,5 @@ function absentGrip(words: string, holds: readonly Hold[]): string | undefined {
       !holds.some(({ target, action }) => parts?.includes(target.part) || actions?.includes(action)),
   );
   const said = missing?.word.exec(words)?.[0];
-  return said && `its words speak of “${said}”, and nobody holds that`;
+  return said && `its words name “${said}”, and nobody holds that`;
 }

@@ -29,6 +29,6 @@ const finding = (code: string, { exchange, move, to, reaction }: Arrival, what: 
   code,
   severity: 'warning',
   place: { kind: 'exchange', id: exchange.id },
-  sentence: `“${move.name}”${reaction ? `, met by “${reaction.name}”,` : ''} arrives at “${to.name}”, which ${what}.`,
-  mend: 'Add the take to a step, say after which step it stops, or say in the note how it comes about.',
+  sentence: `“${move.name}”${reaction ? `, when top does “${reaction.name}”,` : ''} arrives at “${to.name}”, which ${what}.`,
+  mend: 'Add the grip to a step, say after which step it stops, or explain it in the note.',
 });

@@ -15,8 +15,8 @@ export const arrivalStance: ArrivalCheck = ({ exchange, move, to, reaction, end 
       code: 'arrival-stance',
       severity: 'warning',
       place: { kind: 'exchange', id: exchange.id },
-      sentence: `“${move.name}”${reaction ? `, met by “${reaction.name}”,` : ''} ends with ${signWords('top.stance', has)}; “${to.name}” has ${signWords('top.stance', wants)}.`,
-      mend: 'Let a step change the stance, lead it elsewhere, or say in the note how it comes about.',
+      sentence: `“${move.name}”${reaction ? `, when top does “${reaction.name}”,` : ''} ends with ${signWords('top.stance', has)}; “${to.name}” has ${signWords('top.stance', wants)}.`,
+      mend: 'Change the stance in a step, lead it elsewhere, or explain it in the note.',
     },
   ];
 };

@@ -37,11 +37,11 @@ export const attackWithoutHazard: MoveCheck = (map, move): Finding[] => {
       code: 'attack-without-hazard',
       severity: 'warning',
       place: { kind: 'move', id: move.id, path: 'hazards' },
-      sentence: `"${move.name}" attacks a joint or the neck and carries no hazard.`,
+      sentence: `"${move.name}" attacks a joint or the neck and names no hazard.`,
       mend:
         hazards.length > 0
           ? `Mark it: ${hazards.map((tag) => tag.replaceAll('-', ' ')).join(', ')}.`
-          : 'Mark what it can hurt, so that sheets and calls carry the caution.',
+          : 'Mark what it can hurt. Then sheets and calls show the caution.',
       ...(hazards.length > 0 && { command: edit('move', move, { ...move, hazards }) }),
     },
   ];
@@ -61,7 +61,7 @@ export const rollWithoutHazard: Check = ({ reactions }) =>
         code: 'roll-without-hazard',
         severity: 'warning',
         place: { kind: 'reaction', id, path: 'hazards' },
-        sentence: `“${name}” turns over a trapped arm and carries no hazard.`,
-        mend: 'Mark what it can hurt, so that calls carry the caution.',
+        sentence: `“${name}” turns over a trapped arm and names no hazard.`,
+        mend: 'Mark what it can hurt. Then calls show the caution.',
       }),
     );

@@ -19,6 +19,6 @@ export const badReference: Check = (map) =>
       severity: 'error',
       place: { kind, id: item.id, path: rest.join('.') },
       sentence: `In the ${kind} "${item.id}": ${message}.`,
-      mend: 'Add what is missing, or point it at something that is there.',
+      mend: 'Add what is missing, or choose something that exists.',
     };
   });

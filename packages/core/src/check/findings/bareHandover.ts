@@ -19,7 +19,7 @@ export const bareHandover: WalkCheck = (move, position, walks) => {
       severity: 'warning',
       place: { kind: 'move', id: move.id, path: `steps.${step}` },
       sentence: `"${move.name}" lets go of ${joinWords(gone.map((hold) => targetName(hold.target, context)))} and takes nothing${last ? ': nothing holds top then' : ''}.`,
-      mend: 'Take the next hold before, or in the same step.',
+      mend: 'Take the next grip first, or in the same step.',
     }));
 };
 

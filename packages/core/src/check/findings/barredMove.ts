@@ -20,7 +20,7 @@ export const barredMove: Check = (map, { rules }) =>
             sentence: `"${move.name}": ${why}.`,
             mend: instead
               ? `From the same position "${instead.name}" is allowed.`
-              : 'No other move of this position is allowed: add one, or leave it out of a class under these rules.',
+              : 'These rules allow no other move here. Add one, or leave the position out of such a class.',
           },
         ];
       })

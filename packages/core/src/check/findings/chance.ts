@@ -19,7 +19,7 @@ function troubleOf(exchange: Exchange, { name: move }: Move): Finding[] {
       code: 'chance-range',
       severity: 'error',
       place,
-      sentence: `An exchange of "${move}" has a chance of ${exchange.chance}.`,
+      sentence: `An answer of "${move}" has a chance of ${exchange.chance}.`,
       mend: 'Give a chance between 0 and 1.',
     });
   }
@@ -28,8 +28,8 @@ function troubleOf(exchange: Exchange, { name: move }: Move): Finding[] {
       code: 'missing-basis',
       severity: 'note',
       place,
-      sentence: `An exchange of "${move}" does not say where its chance comes from.`,
-      mend: "Mark it as the coach's guess.",
+      sentence: `An answer of "${move}" does not say where its figure comes from.`,
+      mend: 'Mark it as your guess.',
       command: edit('exchange', exchange, { ...exchange, basis: 'coach' }),
     });
   }

@@ -31,8 +31,8 @@ export const cheapBreak: MoveCheck = (map, move) => {
         code: 'cheap-break',
         severity: 'note',
         place: { kind: 'exchange', id: exchange.id, path: 'chance' },
-        sentence: `“${reaction!.name}” breaks what “${move.name}” rests on, and costs it next to nothing (${percent(best)} → ${percent(chance)}).`,
-        mend: 'Lower the chance, write a variation that answers it, or say in the note why it costs so little.',
+        sentence: `“${reaction!.name}” breaks the grip “${move.name}” needs, yet the move hardly suffers (${percent(best)} → ${percent(chance)}).`,
+        mend: 'Lower the chance, write a variation that answers it, or explain it in the note.',
       },
     ];
   });

@@ -16,8 +16,8 @@ export const clothMechanic: Check = (map) => {
           code: 'cloth-mechanic',
           severity: 'note',
           place: { kind: 'move', id: move.id, path: 'mechanics' },
-          sentence: `“${move.name}” is played without the jacket, and “${known.name}” is taught on cloth.`,
-          mend: 'Say in the movement how it is done without, or name another one.',
+          sentence: `“${move.name}” works without the jacket, but “${known.name}” is taught on cloth.`,
+          mend: 'Write how to do the movement without cloth, or choose another one.',
         },
       ];
     });

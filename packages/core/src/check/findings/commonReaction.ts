@@ -52,8 +52,8 @@ const findCommon = remember(
             code: 'common-reaction',
             severity: 'note',
             place: { kind: 'position', id: position.id, path: 'looks' },
-            sentence: `No look of "${position.name}" lists "${names.get(id)?.name}", which ${count} of ${group.length - 1} positions like it do.`,
-            mend: 'Add it to the look it answers, or leave it where top cannot do it.',
+            sentence: `"${position.name}" does not list "${names.get(id)?.name}"; ${count} of ${group.length - 1} positions like it do.`,
+            mend: 'Add it where top can do it. Leave it out where top cannot.',
           }));
       });
     });

@@ -12,7 +12,7 @@ export const deadEnd: PositionCheck = (map, position): Finding[] => {
         code: 'dead-end',
         severity: 'warning',
         place: { kind: 'position', id: position.id },
-        sentence: `"${position.name}" is a dead end: bottom has no move there.`,
+        sentence: `"${position.name}" is a dead end: you have no move there.`,
         mend: 'Add a move.',
       },
     ];
@@ -24,6 +24,6 @@ export const deadEnd: PositionCheck = (map, position): Finding[] => {
       severity: 'warning',
       place: { kind: 'move', id: move.id },
       sentence: `"${move.name}" from "${position.name}" leads nowhere yet.`,
-      mend: 'Say where it leads when nobody opposes it.',
+      mend: 'Write where it leads when top does nothing.',
     }));
 };

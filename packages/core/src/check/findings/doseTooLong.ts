@@ -14,8 +14,8 @@ export const doseTooLong: Check = ({ mechanics }) =>
         code: 'dose-too-long',
         severity: 'note',
         place: { kind: 'mechanic', id, path: 'dose' },
-        sentence: `“${name}” takes at least ${Math.round(seconds / 30) / 2} minutes as it is dosed (${dose}); a set-up has two for it.`,
-        mend: 'Give fewer repetitions, or fewer rounds.',
+        sentence: `“${name}” takes at least ${Math.round(seconds / 30) / 2} minutes (${dose}); a warm-up has two for it.`,
+        mend: 'Give fewer reps or rounds.',
       },
     ];
   });

@@ -35,8 +35,8 @@ export const endlessLoop: Check = (map) => {
       code: 'endless-loop',
       severity: 'warning',
       place: { kind: 'position', id: round[0]!.id },
-      sentence: `From ${joinWords(round.map(({ name }) => `"${name}"`))} no line ever ends: they only lead to each other.`,
-      mend: 'Add an exchange with an outcome, or a position that waiting leads to.',
+      sentence: `${joinWords(round.map(({ name }) => `"${name}"`))} only lead to each other: no round ever ends there.`,
+      mend: 'Add an answer that ends the round, or say what happens if you wait.',
     },
   ];
 };

@@ -17,7 +17,7 @@ export const freePost: MoveCheck = (map, move): Finding[] => {
       severity: 'warning',
       place: { kind: 'move', id: move.id, path: 'direction' },
       sentence: `"${move.name}" sends top towards ${wayWords(move.direction)} (${move.direction}°), where ${joinWords(free.map(({ contact }) => `top's ${contactName(contact)}`))} can still come down.`,
-      mend: `Take that post first, or send them where they are weakest: ${arcWords(arc)}.`,
+      mend: `Trap that post first, or send them where they are weakest: ${arcWords(arc)}.`,
     },
   ];
 };

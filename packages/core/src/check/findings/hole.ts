@@ -11,8 +11,8 @@ export const hole: MoveCheck = (map, of) =>
       code: 'hole',
       severity: 'warning',
       place: { kind: 'move', id: move.id, path: reactionKey(reaction) },
-      sentence: `In "${position.name}", "${move.name}" has no answer when top ${lower(name)}.`,
-      mend: 'Add the exchange, or take the reaction off this look.',
+      sentence: `In "${position.name}", you have no answer with "${move.name}" when top ${lower(name)}.`,
+      mend: 'Write the answer, or remove the reaction here.',
     };
   });
 

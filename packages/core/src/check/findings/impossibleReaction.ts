@@ -97,6 +97,6 @@ const finding = (
   code: 'impossible-reaction',
   severity: 'warning',
   place: { kind: 'position', id: position.id, path: `looks.${look.id}.${reactionKey(ref)}` },
-  sentence: `In “${position.name}”, about “${look.name}”, top cannot do “${name}”: ${why}.`,
-  mend: 'Take it out of the look, mend the holds and signs here, or what the reaction needs and breaks.',
+  sentence: `In “${position.name}” top cannot do “${name}” about “${look.name}”: ${why}.`,
+  mend: 'Remove it here, or correct the grips and signs here, or correct what the reaction needs.',
 });

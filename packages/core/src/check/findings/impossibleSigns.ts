@@ -73,7 +73,7 @@ export const impossibleSigns: PositionCheck = (_, position) => {
       severity: 'error',
       place: { kind: 'position', id: position.id, path },
       sentence: `In "${position.name}" ${words}.`,
-      mend: 'Take one of the two out.',
+      mend: 'Remove one of the two.',
     }),
   );
 };

@@ -23,8 +23,8 @@ export const leaningWords: MoveCheck = (map, move) => {
       code: 'leaning-words',
       severity: 'note',
       place: { kind: 'move', id: move.id },
-      sentence: `“${move.name}” leans on what stands elsewhere: “${leaning}”`,
-      mend: 'Say it in full here.',
+      sentence: `“${move.name}” refers to words elsewhere: “${leaning}”`,
+      mend: 'Write it in full here.',
     } satisfies Finding,
   ];
 };

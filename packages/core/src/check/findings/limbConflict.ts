@@ -12,7 +12,7 @@ export const limbConflict: PositionCheck = (_, position) => {
       severity: 'error',
       place: { kind: 'position', id: position.id, path: list },
       sentence: `In "${position.name}" ${list === 'topHolds' ? "top's " : ''}${conflict.words}.`,
-      mend: 'Give one of the two to another contact, or take it out.',
+      mend: 'Give one of the two to another limb, or remove it.',
     }));
   return [...find('holds'), ...find('topHolds')];
 };

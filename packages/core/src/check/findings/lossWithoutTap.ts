@@ -17,7 +17,7 @@ export const lossWithoutTap: MoveCheck = (map, move) =>
         code: 'loss-without-tap',
         severity: 'note',
         place: { kind: 'exchange', id: exchange.id, path: 'note' },
-        sentence: `“${move.name}”, ${metWords(map, exchange)}, may end in a submission of bottom, and nothing says when to tap.`,
-        mend: 'Say “tap” in the note, and at what.',
+        sentence: `“${move.name}”, ${metWords(map, exchange)}, can end with bottom caught, and nothing says when to tap.`,
+        mend: 'Write in the note when to tap.',
       }),
     );

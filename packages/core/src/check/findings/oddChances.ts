@@ -19,8 +19,8 @@ export const sameLanding: MoveCheck = (map, move) =>
         code: 'same-landing',
         severity: 'warning',
         place: { kind: 'exchange', id: exchange.id },
-        sentence: `“${move.name}”, ${metWords(map, exchange)}, leads to “${landingWords(map, exchange.to)}” whether it works or not.`,
-        mend: 'Say where failing leads, or where success does.',
+        sentence: `“${move.name}”, ${metWords(map, exchange)}, goes to “${landingWords(map, exchange.to)}” whether it works or fails.`,
+        mend: 'Write where it leads if it fails, or if it works.',
       }),
     );
 
@@ -40,8 +40,8 @@ export const likelierOpposed: MoveCheck = (map, move) => {
         code: 'likelier-opposed',
         severity: 'note',
         place: { kind: 'exchange', id: exchange.id },
-        sentence: `“${move.name}” is likelier ${metWords(map, exchange)} (${percent(exchange.chance)}) than when nobody opposes it (${percent(best)}).`,
-        mend: 'Mend one of the two chances, or say in the note why the reaction feeds the move.',
+        sentence: `“${move.name}” works better ${metWords(map, exchange)} (${percent(exchange.chance)}) than when top does nothing (${percent(best)}).`,
+        mend: 'Correct one of the two figures, or explain in the note why the reaction helps.',
       },
     ];
   });

@@ -34,7 +34,7 @@ export const opensExposed: WalkCheck = (move, _, walks) => {
       severity: 'warning',
       place: { kind: 'move', id: move.id, path: `steps.${first.step}` },
       sentence: `"${move.name}" opens the ${joinWords(first.opened.map(contactName))} while ${first.words}.`,
-      mend: 'Clear the own knee line or hide the heel in a step before.',
+      mend: 'Clear your knee line or hide the heel in an earlier step.',
     },
   ];
 };

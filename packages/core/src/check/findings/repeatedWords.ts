@@ -59,7 +59,7 @@ const findingsOf = (what: string, said: Said): Finding[] =>
         code: 'repeated-words',
         severity: 'note',
         place: places.at(-1)!,
-        sentence: `The ${what} “${text}” stands in ${places.length} places.`,
-        mend: 'Say in each what is so there, or leave it out.',
+        sentence: `The ${what} “${text}” appears in ${places.length} places.`,
+        mend: 'Write what is special in each, or leave it out.',
       }),
     );

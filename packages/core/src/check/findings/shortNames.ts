@@ -69,8 +69,8 @@ function unlistedBy(
         code: 'lets-unlisted',
         severity: 'note',
         place: { kind, id: by, path: `faults.${i}` },
-        sentence: `The fault “${text}” of “${name}” lets through “${indexMap(map).reaction.get(id)?.name ?? id}”, which no look of “${position?.name ?? 'its position'}” lists.`,
-        mend: 'List the reaction in the look, or take it out of the fault.',
+        sentence: `The fault “${text}” of “${name}” lets top do “${indexMap(map).reaction.get(id)?.name ?? id}”, which “${position?.name ?? 'its position'}” does not list.`,
+        mend: 'List the reaction there, or remove it from the fault.',
       })),
   );
 }

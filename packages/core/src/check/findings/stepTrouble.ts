@@ -40,7 +40,7 @@ function describe(move: Move, trouble: StepTrouble, context: WordContext): Findi
         severity: 'warning',
         place,
         sentence: `"${move.name}" lets go with the ${limb}, which holds nothing.`,
-        mend: 'Take the release out, or add the hold to the position.',
+        mend: 'Remove the release, or add the grip to the position.',
         ...withoutRelease(move, trouble),
       };
     case 'keep-released':
@@ -48,8 +48,8 @@ function describe(move: Move, trouble: StepTrouble, context: WordContext): Findi
         code: 'keep-released',
         severity: 'warning',
         place,
-        sentence: `"${move.name}" lets go of ${targetName(trouble.hold.target, context)}, which is marked to be kept.`,
-        mend: 'Keep it until the position ends, or take the mark off.',
+        sentence: `"${move.name}" lets go of ${targetName(trouble.hold.target, context)}, a grip you must not lose.`,
+        mend: 'Keep it until the position ends, or remove the mark.',
       };
     case 'busy':
       return {

@@ -29,7 +29,7 @@ export const unmetNeed: PositionCheck = (map, position) => {
       severity: 'warning',
       place: { kind: 'move', id: move.id, path: 'needs' },
       sentence: `"${move.name}" needs ${what}, which neither "${position.name}" nor anything top does there gives.`,
-      mend: 'Add it to the position, list the reaction that gives it, or take the need out.',
+      mend: 'Add it to the position, list the reaction that gives it, or remove the need.',
     }));
   });
 };

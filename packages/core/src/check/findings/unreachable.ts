@@ -29,7 +29,7 @@ export const unreachable: Check = (map) => {
         code: 'no-entry',
         severity: 'warning',
         place: { kind: 'map', id: map.id },
-        sentence: 'No position is marked as one where a round can start.',
+        sentence: 'Rounds start nowhere yet.',
         mend: `Let rounds start in "${map.positions[0]!.name}".`,
         command: edit('position', map.positions[0]!, { ...map.positions[0]!, entry: 1 }),
       },
@@ -42,7 +42,7 @@ export const unreachable: Check = (map) => {
       code: 'unreachable',
       severity: 'warning',
       place: { kind: 'position', id: position.id },
-      sentence: `No round comes to "${position.name}": nothing leads to it and it is no entry.`,
-      mend: 'Add an exchange that leads to it, or give it an entry weight.',
+      sentence: `No round gets to "${position.name}": nothing leads to it and no round starts there.`,
+      mend: 'Add an answer that leads to it, or let rounds start there.',
     }));
 };

@@ -16,7 +16,7 @@ export const untrained: Check = (map) =>
         severity: 'note',
         place: { kind: 'reaction', id: reaction.id, path: 'feel' },
         sentence: `"${reaction.name}" does not say ${missing.join(', nor ')}.`,
-        mend: 'Write it down: without it the reaction cannot be trained.',
+        mend: 'Write it down. Nobody can train the reaction without it.',
       },
     ];
   });
@@ -34,7 +34,7 @@ export const unopposedOnly: MoveCheck = (map, move): Finding[] => {
       code: 'unopposed-only',
       severity: 'note',
       place: { kind: 'move', id: move.id },
-      sentence: `"${move.name}" is written for when top does nothing, and for nothing else.`,
+      sentence: `"${move.name}" has no answer to any reaction yet.`,
       mend: 'Add what top does about it.',
     },
   ];

@@ -14,8 +14,8 @@ export const waitIsLost: PositionCheck = (_, { id, name, cues, note = '', drift 
       code: 'wait-is-lost',
       severity: 'note',
       place: { kind: 'position', id, path: 'drift' },
-      sentence: `In “${name}” a cue says “${says}”, but waiting leads to: ${OUTCOME_WORDS[drift.outcome]}.`,
-      mend: 'Let waiting lead to a milder place, or take the cue out.',
+      sentence: `In “${name}” a cue says “${says}”, but if you wait: ${OUTCOME_WORDS[drift.outcome]}.`,
+      mend: 'Let waiting lead to a better place, or remove the cue.',
     },
   ];
 };

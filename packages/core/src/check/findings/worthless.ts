@@ -24,8 +24,8 @@ export const worthlessSuccess: Check = (map, { weighed }) => {
         code: 'worthless-success',
         severity: 'note',
         place: { kind: 'exchange', id: exchange.id },
-        sentence: `When “${move.name}” works it leads to “${landingWords(map, exchange.to)}”, worth ${points(won)}; failing leads to “${landingWords(map, failing!)}”, worth ${points(lost)}.`,
-        mend: 'Look at what both places are worth: an answer may be missing behind the better one.',
+        sentence: `“${move.name}” pays more when it fails (“${landingWords(map, failing!)}”, ${points(lost)} points) than when it works (“${landingWords(map, exchange.to)}”, ${points(won)} points).`,
+        mend: 'Look at both places. An answer may be missing behind the better one.',
       },
     ];
   });
@@ -43,8 +43,8 @@ export const neverPlayed: Check = (map, { weighed }) => {
         code: 'never-played',
         severity: 'note',
         place: { kind: 'position', id },
-        sentence: `In “${name}” waiting is the best plan, though it has moves.`,
-        mend: 'Say what waiting really leads to, or mend the chances of its moves.',
+        sentence: `In “${name}” waiting beats every move.`,
+        mend: 'Say what really happens if you wait, or correct the figures of its moves.',
       }),
     );
 };
@@ -66,8 +66,8 @@ export const worthlessHolds: Check = (map, { weighed }) => {
         code: 'worthless-holds',
         severity: 'note',
         place: { kind: 'position', id },
-        sentence: `In “${name}” bottom has the better holds, and yet it is worth ${points(worth)}, less than a pass that has begun (${points(pass)}).`,
-        mend: 'An answer is missing, or a chance is too low.',
+        sentence: `You hold more in “${name}”, but the figures (${points(worth)} points) say it is worse than a started pass (${points(pass)}).`,
+        mend: 'An answer is missing, or a figure is too low.',
       },
     ];
   });

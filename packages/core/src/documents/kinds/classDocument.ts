@@ -21,7 +21,7 @@ export const classDocument = defineDocument<ClassPlan>()({
     apparel: 'apparel',
     when: 'day of the class',
     changeOverSeconds: 'change-over',
-    leftOver: 'what waits for another class',
+    leftOver: 'what did not fit',
     lesson: 'what the class teaches',
   },
   summary: ['name', 'map', 'minutes', 'people', 'apparel', 'when', 'lesson', 'leftOver'],

@@ -137,15 +137,13 @@ const exchange: EntityKindDefinition<Exchange> = {
     const twin = indexMap(map)
       .exchangesOf(value.move)
       .find((other) => other.id !== value.id && exchangeKey(other) === key);
-    return twin
-      ? [{ path: [], message: `the same move already meets the same reaction in "${twin.id}"` }]
-      : [];
+    return twin ? [{ path: [], message: `this move already answers this reaction in "${twin.id}"` }] : [];
   },
   nameOf: (map: GuardMap, { move: moveId, reaction: met }) => {
     const index = indexMap(map);
     const name = index.move.get(moveId)?.name ?? moveId;
-    if (met === 'none') return `${name}, unopposed`;
-    return `${name}, met by ${index.reaction.get(met.id)?.name ?? met.id}`;
+    if (met === 'none') return `${name} when top does nothing`;
+    return `${name} when top ${(index.reaction.get(met.id)?.name ?? met.id).replace(/^./, (first) => first.toLowerCase())}`;
   },
 };
 
@@ -216,25 +214,25 @@ export const mapDocument = defineDocument<GuardMap>()({
   entities: { system, mechanic, reaction, position, move, exchange, ending, chain, opponent, scenario },
   fieldWords: {
     to: 'landing',
-    otherwise: 'landing of the failing',
+    otherwise: 'where it fails to',
     seconds: 'time',
     needsHolds: 'holds needed',
     topHolds: 'holds of top',
-    entry: 'entry weight',
-    rest: 'worth of waiting',
+    entry: 'how often rounds start here',
+    rest: 'points for waiting',
     fits: 'builds',
-    houseVariant: 'house variant',
-    falsePositives: 'what only seems to work',
+    houseVariant: 'our variation',
+    falsePositives: 'fake success',
     stops: 'steps that happen',
     noGi: 'without the jacket',
     short: 'short name',
-    shortMirrored: 'short name on the other side',
+    shortMirrored: 'short name when mirrored',
     foundation: 'taught first',
     loads: 'joints loaded',
-    lets: 'what it lets through',
+    lets: 'what it lets top do',
     topSees: 'what top sees',
     said: 'words for a class',
-    sameMove: 'mark as another way of the same',
+    sameMove: 'mark as instead of the move',
     test: 'honest test',
     fall: 'fall of top',
     escapes: 'ways out',

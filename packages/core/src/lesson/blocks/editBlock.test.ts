@@ -38,7 +38,7 @@ describe('blocks of every kind', () => {
     for (const one of BLOCKS.filter(isDrilled)) {
       const turned = turnBlock(one);
       expect(BlockSchema.parse(turned)).toEqual(turned);
-      expect(doseWords(turned)).toContain('begun on the other side');
+      expect(doseWords(turned)).toContain('starting on the other side');
       expect(doseWords(one)).not.toContain('other side');
       expect(blockTime(turned, room)).toEqual(blockTime(one, room));
       expect(turnBlock(turned)).toEqual(one);

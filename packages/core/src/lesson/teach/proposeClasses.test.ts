@@ -48,6 +48,6 @@ describe('proposed classes', () => {
   });
 
   it('say what is missing where no round can start', () => {
-    expect(() => proposeClasses({ ...asked, map: emptyMap('empty', 'Empty') })).toThrow(/can start/);
+    expect(() => proposeClasses({ ...asked, map: emptyMap('empty', 'Empty') })).toThrow(/can start nowhere/);
   });
 });

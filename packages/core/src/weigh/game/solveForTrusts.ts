@@ -84,7 +84,9 @@ function entryWeights(map: GuardMap): number[] {
   const weights = map.positions.map(({ entry = 0 }) => entry);
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   if (!(total > 0))
-    throw new RangeError('no position is one where a round can start: give at least one an entry weight');
+    throw new RangeError(
+      'rounds can start nowhere: give at least one position a weight under “Rounds start here”',
+    );
   return weights.map((weight) => weight / total);
 }
 

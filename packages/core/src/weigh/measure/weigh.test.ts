@@ -179,7 +179,7 @@ describe('the value of a map', () => {
       expect(ifAnswered).toBeGreaterThanOrEqual(value - 1e-7);
     expect(solution.positions.reduce((sum, { visits }) => sum + visits, 0)).toBeGreaterThan(1);
     expect(() => solveMap({ ...demo, positions: demo.positions.map((p) => ({ ...p, entry: 0 })) })).toThrow(
-      'entry weight',
+      'rounds can start nowhere',
     );
     expect(() => solveMap(demo, { continuation: 1 })).toThrow('between 0 and 1');
   });

@@ -1,16 +1,21 @@
 import type { PlayLevel } from '../../model/playLevel.ts';
 
 const TOP: Record<PlayLevel['top'], string> = {
-  new: 'them new to it',
-  club: 'them at club level',
-  sharp: 'them sharp',
-  'knows best': 'them knowing best',
+  new: 'a new',
+  club: 'a club-level',
+  sharp: 'a sharp',
+  'knows best': 'a perfect',
+};
+const BOTH: Record<PlayLevel['top'], string> = {
+  new: 'both new to it',
+  club: 'both at club level',
+  sharp: 'both sharp',
+  'knows best': 'perfect play on both sides',
 };
 
-/** Between whom a round is, as words that follow "with": "you at your plan and them at club level". */
+/** Between whom a round is, as words that follow "with": "your plan against a club-level top". */
 export function levelWords({ top, bottom }: PlayLevel): string {
-  if (top === 'knows best') return 'both knowing best';
-  return bottom === 'like the opponent'
-    ? `${TOP[top]} and you no better`
-    : `you at your plan and ${TOP[top]}`;
+  return top === 'knows best' || bottom === 'like the opponent'
+    ? BOTH[top]
+    : `your plan against ${TOP[top]} top`;
 }

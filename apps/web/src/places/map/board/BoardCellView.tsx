@@ -1,5 +1,5 @@
 import { landingShort, landingWords, OUTCOME_GOOD } from '@aftersquall/core/body';
-import { type Basis, type GuardMap, isOutcome, type Landing } from '@aftersquall/core/model';
+import { type Basis, type GuardMap, isOutcome, type Landing, roundsWords } from '@aftersquall/core/model';
 import { pointsText } from '@aftersquall/core/weigh';
 import { memo } from 'react';
 import styles from './board.module.scss';
@@ -27,8 +27,8 @@ interface Props {
 const BASIS: Record<Basis | 'none', [string, string]> = {
   coach: ['○', "the coach's guess"],
   logged: ['●', 'from the log'],
-  blended: ['◐', 'guess and log'],
-  none: ['?', 'where from is not said'],
+  blended: ['◐', 'guess and count'],
+  none: ['?', 'no source given'],
 };
 
 /** One cell: where it leads, how likely and known from what; a hole; or nothing that top is known to do here. */
@@ -91,9 +91,10 @@ const sameContent = (a: BoardCell, b: BoardCell): boolean =>
 const MIN_STAKE_SHOWN = 0.0005;
 
 function worthWords({ cell, rate, worth, stake }: Props): string | undefined {
-  if (cell.kind === 'hole' && stake !== undefined) return `Costs ${pointsText(stake, 3)} points a round`;
+  if (cell.kind === 'hole' && stake !== undefined)
+    return `This hole costs ${pointsText(stake, 3)} points a round`;
   if (cell.kind !== 'answer' || worth === undefined || rate === undefined) return undefined;
-  return `Worth ${pointsText(worth)} points, comes up ${rate.toFixed(2)} times a round`;
+  return `Worth ${pointsText(worth)} points, ${roundsWords(rate)}`;
 }
 
 const side = (landing: Landing): string => (isOutcome(landing) ? OUTCOME_GOOD[landing.outcome] : '');
@@ -108,7 +109,7 @@ function cellWords(map: GuardMap, cell: BoardCell): string {
     landingWords(map, to),
     `${Math.round(chance * 100)} %`,
     BASIS[basis ?? 'none'][1],
-    otherwise && `else ${landingWords(map, otherwise)}`,
+    otherwise && `if it fails: ${landingWords(map, otherwise)}`,
   ]
     .filter(Boolean)
     .join(', ');

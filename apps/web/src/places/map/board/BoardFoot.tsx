@@ -13,7 +13,7 @@ export function BoardFoot({ layout, onLayout }: Props) {
     ['type', 'an answer'],
     ['Tab', 'next'],
     ['+', 'move'],
-    ['&', 'move that looks the same'],
+    ['&', 'move that starts the same'],
     ['|', 'what top does'],
     ['@', 'position'],
     ['Space', 'open'],

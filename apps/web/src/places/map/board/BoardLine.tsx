@@ -61,7 +61,7 @@ export function BoardLine(props: Props) {
         onPick={props.onHead}
       />
       {row.kind === 'position' && layout === 'tables' && row.moves === 0 && (
-        <p className={styles['no-moves']}>No move yet: + writes the first.</p>
+        <p className={styles['no-moves']}>No moves yet. Press + to write the first.</p>
       )}
       {row.kind === 'position' &&
         layout === 'tables' &&

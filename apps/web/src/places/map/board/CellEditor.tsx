@@ -148,7 +148,7 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
       {list.length > 0 && (
         <ChoiceList
           id="cell-editor-list"
-          label="Places it may lead to"
+          label="Where it may lead"
           choices={list.map(({ word, name, what }) => ({ key: `${what} ${word}`, name, what }))}
           chosen={chosen}
           onPick={(place) => insert(list[place]!.word)}
@@ -156,7 +156,7 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
       )}
       {help.length > 0 && (
         <div className="suggested">
-          <div className="label-small">Would answer it</div>
+          <div className="label-small">This would answer it</div>
           {help.map(({ move, reasons, like }) => (
             <button
               key={move.id}

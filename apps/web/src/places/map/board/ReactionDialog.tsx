@@ -70,14 +70,14 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
             id="reaction-list"
             label="What top does"
             listLabel="Reactions"
-            placeholder="posts, whizzer, stands up… (~ in front: on the other side)"
+            placeholder="posts, whizzer, stands up… (~ in front for the mirror image)"
             typed={typed}
             onType={setTyped}
             choices={choices}
             onPick={add}
           />
         ) : (
-          <p>Add a move first: a reaction answers what a move looks like.</p>
+          <p>Add a move first. Then say what top does about it.</p>
         )}
       </Modal.Body>
     </Modal>

@@ -54,7 +54,7 @@ export function RowHead({ id, row, value, width, withPicture, here, onPick }: Pr
         <>
           <span
             className={`${styles['look-line']} ${row.shared ? (row.sharesAbove ? styles.inside : styles.first) : ''}`}
-            title={row.shared ? `Looks the same to top: ${row.look.name}` : undefined}
+            title={row.shared ? `Starts the same way: ${row.look.name}` : undefined}
             aria-hidden
           />
           <span className={styles['two-lines']}>

@@ -183,7 +183,7 @@ function landingFor(
   if (!meant) return { trouble: unclear(text, possible) };
   const { landing, name } = meant;
   if ('outcome' in landing) return { landing, name };
-  return { landing: { ...landing, ...side }, name: mirrored ? `${name}, on the other side` : name };
+  return { landing: { ...landing, ...side }, name: mirrored ? `${name}, mirrored` : name };
 }
 
 /** The first few names, and how many more there are. */

@@ -56,7 +56,7 @@ export interface Board {
   holes: number;
 }
 
-const TOP_DOES_NOTHING: BoardColumn = { key: 'none', reaction: 'none', name: 'Nothing: top is late' };
+const TOP_DOES_NOTHING: BoardColumn = { key: 'none', reaction: 'none', name: 'Top does nothing' };
 
 /** Positions and their moves down, reactions across, for a system or the whole map. */
 export function boardOf(

@@ -1,12 +1,12 @@
 import type { BookChange } from '@aftersquall/core/formats';
 
-const WORDS: Record<BookChange['change'], string> = { new: 'new', changed: 'changed', gone: 'taken out' };
+const WORDS: Record<BookChange['change'], string> = { new: 'new', changed: 'changed', gone: 'removed' };
 /** So many names are listed of each. */
 const MAX_NAMES_LISTED = 12;
 
 /** How many things of each kind are new, changed or taken out, and the first of them by name. */
 export function BookChanges({ changes }: { changes: readonly BookChange[] }) {
-  if (changes.length === 0) return <p className="mt-3">The book says what the map says.</p>;
+  if (changes.length === 0) return <p className="mt-3">No differences.</p>;
   const groups = new Map<string, BookChange[]>();
   for (const change of changes) {
     const key = `${WORDS[change.change]} ${change.kind}`;

@@ -21,15 +21,15 @@ export function BookDialog({ map, files, onHide }: Props) {
   const sound = errors.length === 0 && issues.length === 0;
   return (
     <TakeDialog
-      title={errors.length > 0 ? 'The book has mistakes; nothing was changed' : 'What the book changes'}
+      title={errors.length > 0 ? 'The book has mistakes. Nothing was changed.' : 'What the book changes'}
       taken={sound ? taken : undefined}
-      words={sound ? { take: 'Take it in', leave: 'Leave it' } : { leave: 'Close' }}
-      announce="Took in a guard book"
+      words={sound ? { take: 'Change the map', leave: 'Cancel' } : { leave: 'Close' }}
+      announce="Read a guard book"
       onHide={onHide}
     >
       {errors.length > 0 && <Errors errors={errors} />}
       {errors.length === 0 && issues.length > 0 && (
-        <ul aria-label="What leads nowhere" className="hazard">
+        <ul aria-label="Findings in the book" className="hazard">
           {issues.slice(0, MAX_ERRORS_LISTED).map(({ path, message, at }) => (
             <li key={`${path.join('.')} ${message}`}>
               <code>{places.get(at) ?? 'in the map'}</code> {message} (in the {at})
@@ -45,7 +45,7 @@ export function BookDialog({ map, files, onHide }: Props) {
             checked={whole}
             onChange={({ target }) => setWhole(target.checked)}
           />{' '}
-          The book is the whole map: take out what it does not say
+          The book is the whole map: remove what it leaves out
         </label>
       )}
     </TakeDialog>

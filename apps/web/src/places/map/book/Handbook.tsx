@@ -172,7 +172,7 @@ function Advice({
           ))}
           {falsePositives.map(({ text, test }) => (
             <li key={text}>
-              <b>Only seems to work:</b> {text} → {test}
+              <b>Fake success:</b> {text} → {test}
             </li>
           ))}
         </ul>
@@ -226,7 +226,7 @@ function MovePart({ map, move, context }: { map: GuardMap; move: Move; context: 
           <thead>
             <tr>
               <th scope="col">when top</th>
-              <th scope="col">leads to</th>
+              <th scope="col">if it works →</th>
               <th scope="col">chance</th>
               <th scope="col">else</th>
             </tr>
@@ -241,7 +241,7 @@ function MovePart({ map, move, context }: { map: GuardMap; move: Move; context: 
       {move.variants.map(({ id, name, when, why }) => (
         <p key={id} className="small mb-1">
           <b>{name}</b>
-          {id === move.houseVariant && ' (this house)'}:{' '}
+          {id === move.houseVariant && ' (ours)'}:{' '}
           {[when.partner, when.build, why].filter(Boolean).join('; ')}
         </p>
       ))}
@@ -256,7 +256,7 @@ function ExchangeRow({ map, move, exchange }: { map: GuardMap; move: Move; excha
   return (
     <tr>
       <td className="top">
-        {reaction === 'none' ? 'is late' : reactionName(map, reaction, at)}
+        {reaction === 'none' ? 'does nothing' : reactionName(map, reaction, at)}
         {exchange.variant && (
           <small className="own d-block">{variantOf(move, exchange)?.name ?? exchange.variant}</small>
         )}

@@ -44,7 +44,7 @@ export function ChartCard({ node, value, bestEnd, place, state, onPick, onPoint 
         <g className="hole" transform={`translate(${width} ${height - 14})`}>
           <path d="M0 0h7m5 0h5" />
           <circle cx="23" r="5" />
-          <title>{`${open} ${open === 1 ? 'reaction has' : 'reactions have'} no answer here`}</title>
+          <title>{`${open} ${open === 1 ? 'hole' : 'holes'} here`}</title>
         </g>
       )}
       <foreignObject width={width} height={height}>

@@ -1,3 +1,4 @@
+import { roundsWords, timesInTen } from '@aftersquall/core/model';
 import type { ChartEdge } from './chartGraph.ts';
 import styles from './currents.module.scss';
 import { edgeWidth, flowWidth } from './edgePaths.ts';
@@ -19,12 +20,12 @@ interface Props {
 export function EdgeLine({ edge, rate, most, path, lit, quiet, beside }: Props) {
   if (!path || (quiet && !lit)) return null;
   const best = Math.max(0, ...edge.exchanges.map(({ chance }) => chance));
-  const gone = rate === undefined ? '' : `, gone along ${rate.toFixed(2)} times a round`;
-  const count = `${edge.exchanges.length} ${edge.exchanges.length === 1 ? 'exchange' : 'exchanges'}`;
+  const gone = rate === undefined ? '' : `, ${roundsWords(rate)}`;
+  const count = `${edge.exchanges.length} ${edge.exchanges.length === 1 ? 'answer' : 'answers'}`;
   const words = {
-    drift: 'What waiting leads to',
-    success: `${count}, best chance ${Math.round(best * 100)} %${gone}`,
-    failure: `${count} failing${gone}`,
+    drift: 'If you wait',
+    success: `${count}, the best works ${timesInTen(best)}${gone}`,
+    failure: `${count} when they fail${gone}`,
   }[edge.by];
   return (
     <path

@@ -25,12 +25,12 @@ export function SystemCard({ node, value, bestEnd }: Props) {
         <span className={styles['system-says']}>
           {start && (
             <span>
-              <small>in by</small> <ShortName of={start} />
+              <small>way in</small> <ShortName of={start} />
             </span>
           )}
           {bestEnd && (
             <span className={styles['best-end']}>
-              <small>ends best</small> ▲ {bestEnd}
+              <small>ends in</small> ▲ {bestEnd}
             </span>
           )}
         </span>

@@ -59,8 +59,8 @@ export function FindingsPane({ map, findings, fresh, failed, onJump }: Props) {
           onChange={setCode}
         />
       </div>
-      {failed && <p className="hazard">The map could not be checked. The next change tries again.</p>}
-      {findings.length === 0 && fresh && !failed && <p>Nothing to mend: the map holds together.</p>}
+      {failed && <p className="hazard">The check did not finish. It runs again after your next change.</p>}
+      {findings.length === 0 && fresh && !failed && <p>Nothing to fix.</p>}
       {SEVERITIES.map(({ severity, name, icon: Icon }) => {
         const list = shown.filter((finding) => finding.severity === severity);
         if (list.length === 0) return null;
@@ -139,7 +139,7 @@ function FindingRow({ map, finding, onJump }: Pick<Props, 'map' | 'onJump'> & { 
         <span>{mend}</span>
         {command && (
           <button type="button" className="btn btn-sm btn-plain" onClick={() => dispatch(changeMap(command))}>
-            <Wrench size={13} aria-hidden /> Do it
+            <Wrench size={13} aria-hidden /> Fix it
           </button>
         )}
       </div>

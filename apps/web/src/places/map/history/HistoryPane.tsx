@@ -30,8 +30,8 @@ export function HistoryPane({ map }: { map: GuardMap }) {
     const answer = await fetchRevision({ params: { ...address, revision } });
     if (!answer.data) return setTrouble(refusalOf(answer.error).message);
     const command = diffDocuments(map, answer.data.document as GuardMap, `Revision ${revision} restored`);
-    if (command.commands.length === 0) return setTrouble('The map is as it was then already.');
-    const announce = `The map is as it was at revision ${revision}.`;
+    if (command.commands.length === 0) return setTrouble('The map is already as it was then.');
+    const announce = `The map is back at revision ${revision}.`;
     const issues = dispatch(changeMap(command, { announce }));
     setTrouble(issues.map(({ message }) => message).join('; '));
   };
@@ -48,8 +48,8 @@ export function HistoryPane({ map }: { map: GuardMap }) {
         }}
       />
       {(error || trouble) && <p className="hazard mt-2 mb-0">{trouble || refusalOf(error).message}</p>}
-      {waiting > 0 && <p className="soft small mt-2 mb-0">Changes are still being saved.</p>}
-      {changes.length === 0 && <p className="mt-2">No change yet.</p>}
+      {waiting > 0 && <p className="soft small mt-2 mb-0">Your changes are still being saved.</p>}
+      {changes.length === 0 && <p className="mt-2">No changes yet.</p>}
       <ol className="history list-unstyled mt-2">
         {changes.map((change, i) => (
           <Change
@@ -62,7 +62,7 @@ export function HistoryPane({ map }: { map: GuardMap }) {
         {before === undefined && changes.length > 0 && (
           <li>
             <button type="button" className="btn btn-sm btn-plain" onClick={() => void restore(1)}>
-              <RotateCcw size={13} aria-hidden /> As it was in the beginning
+              <RotateCcw size={13} aria-hidden /> As it was at the start
             </button>
           </li>
         )}

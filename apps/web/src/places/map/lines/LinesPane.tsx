@@ -75,7 +75,7 @@ export function LinesPane({ map, positions, draft }: Props) {
         <LineTrouble errors={read.errors} />
         <LineChanges changes={read.changes} />
         {read.changes.length === 0 && read.errors.length === 0 && (
-          <p className="soft mb-1">The lines say what the map says.</p>
+          <p className="soft mb-1">No differences.</p>
         )}
         <div className="d-flex gap-2">
           <button

@@ -17,11 +17,11 @@ export function AddMove({ position, map, select }: SheetProps & { position: Posi
   return (
     <div className="chip-field mt-2">
       <button type="button" className="btn btn-sm btn-plain" onClick={() => add('')}>
-        <Plus size={14} aria-hidden /> move with a look of its own
+        <Plus size={14} aria-hidden /> move that starts in its own way
       </button>
       {position.looks.map((look) => (
         <button key={look.id} type="button" className="btn btn-sm btn-plain" onClick={() => add(look.id)}>
-          <Plus size={14} aria-hidden /> move that looks like “{look.name}”
+          <Plus size={14} aria-hidden /> move that starts like “{look.name}”
         </button>
       ))}
     </div>

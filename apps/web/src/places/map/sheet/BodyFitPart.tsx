@@ -38,7 +38,7 @@ export function BodyFitPart({ position }: { position: Position }) {
         </figure>
       ))}
       <small className="soft">
-        Computed from statics of limbs, beside what you say of builds below, never instead of it.
+        Computed from limb lengths and weight. What you write about builds below still counts.
       </small>
     </section>
   );

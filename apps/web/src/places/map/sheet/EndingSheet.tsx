@@ -46,12 +46,12 @@ export function EndingSheet({ id, map, select }: SheetProps & { id: string }) {
               {index.move.get(move)?.name ?? move}
             </button>
             <TakeOut
-              label={`Take out: ${index.move.get(move)?.name ?? move}`}
+              label={`Remove: ${index.move.get(move)?.name ?? move}`}
               onClick={() => save({ moves: ending.moves.toSpliced(place, 1) })}
             />
           </span>
         ))}
-        {ending.moves.length === 0 && <span className="soft">For every move with this outcome.</span>}
+        {ending.moves.length === 0 && <span className="soft">For every move that ends so.</span>}
         <SelectField
           label="Another move that ends so"
           hideLabel

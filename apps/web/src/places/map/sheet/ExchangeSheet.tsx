@@ -33,7 +33,7 @@ import { useSaver } from './useSaver.ts';
 const BASES = [
   { value: 'coach', name: "the coach's guess" },
   { value: 'logged', name: 'the log' },
-  { value: 'blended', name: 'guess and log' },
+  { value: 'blended', name: 'guess and count' },
 ];
 
 export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) {
@@ -69,13 +69,13 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
       )}
       <div className={`${styles.fields} mt-2`}>
         <SelectField
-          label="Met by"
+          label="When top"
           value={reactionKey(exchange.reaction)}
-          choices={[{ value: 'none', name: 'nothing: top is late' }, ...reactionChoices(map)]}
+          choices={[{ value: 'none', name: 'does nothing' }, ...reactionChoices(map)]}
           onChange={(value) => save({ reaction: reactionOf(value) })}
         />
         <SelectField
-          label="Leads to"
+          label="If it works"
           value={landingValue(exchange.to)}
           choices={landingChoices(map)}
           onChange={(value) => save({ to: landingOf(value) as Landing })}
@@ -89,16 +89,16 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
             onSave={saveChance}
           />
           <SelectField
-            label="Known from"
+            label="Figure from"
             value={exchange.basis ?? ''}
             choices={[...(exchange.basis ? [] : [{ value: '', name: 'not said' }]), ...BASES]}
             onChange={(basis) => save({ basis: basis as Exchange['basis'] })}
           />
         </div>
         <SelectField
-          label="Failing that"
+          label="If it fails"
           value={landingValue(exchange.otherwise)}
-          choices={[{ value: '', name: 'stays where it is' }, ...landingChoices(map)]}
+          choices={[{ value: '', name: 'you are still here' }, ...landingChoices(map)]}
           onChange={(value) => save({ otherwise: landingOf(value) as Landing })}
         />
         <div className="two">
@@ -119,10 +119,10 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
           />
           {move.variants.length > 0 && (
             <SelectField
-              label="Done as"
+              label="Variation"
               value={exchange.variant ?? ''}
               choices={[
-                { value: '', name: 'any variant' },
+                { value: '', name: 'any variation' },
                 ...move.variants.map((variant) => ({ value: variant.id, name: variant.name })),
               ]}
               onChange={(value) => save({ variant: value || undefined })}

@@ -42,11 +42,11 @@ export function LookPart({ look, position, map, select, open }: Props) {
             />
           </div>
           <ChoiceToggle
-            label="When the move is chosen"
+            label="When you choose the move"
             value={look.timing}
             choices={[
-              ['hidden', 'we choose first'],
-              ['seen', 'we feel first'],
+              ['hidden', 'before top moves'],
+              ['seen', 'after you feel what top does'],
             ]}
             onChange={(timing) => change({ timing })}
           />
@@ -156,7 +156,7 @@ function OwnWords({ map, look, position, onChange }: OwnWordsProps) {
   const own = look.reactions.filter(({ feel, script }) => feel || script).length;
   return (
     <details className="small mt-1">
-      <summary>In its own words here: {own === 0 ? 'none' : own}</summary>
+      <summary>In our words here: {own === 0 ? 'none' : own}</summary>
       {look.reactions.map((ref, place) => {
         const general = index.reaction.get(ref.id);
         const save = (words: { feel?: string | undefined; script?: string | undefined }) =>

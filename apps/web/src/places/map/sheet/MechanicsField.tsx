@@ -40,7 +40,7 @@ export function MechanicsField({ map, move, select }: Props) {
             {index.mechanic.get(id)?.name ?? id}
           </button>
           <TakeOut
-            label={`Take out: ${index.mechanic.get(id)?.name ?? id}`}
+            label={`Remove: ${index.mechanic.get(id)?.name ?? id}`}
             onClick={() => change(move.mechanics.toSpliced(place, 1))}
           />
         </span>

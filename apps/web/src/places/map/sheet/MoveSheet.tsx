@@ -72,7 +72,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
             onChange={(kind) => save({ kind: kind as Move['kind'] })}
           />
           <SelectField
-            label="Looks like"
+            label="Starts like"
             value={move.look}
             choices={looks.map((look) => ({ value: look.id, name: look.name }))}
             onChange={(look) => save({ look })}
@@ -150,7 +150,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
             value={String(move.direction ?? '')}
             type="number"
             unit="°"
-            placeholder="0 = front, 90 = right"
+            placeholder="0 = forwards, 90 = to their right"
             onSave={(text) => save({ direction: readNumber(text) })}
           />
         </div>
@@ -221,7 +221,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
                     {index.move.get(out)?.name ?? out}
                   </button>
                   <TakeOut
-                    label={`Take out: ${index.move.get(out)?.name ?? out}`}
+                    label={`Remove: ${index.move.get(out)?.name ?? out}`}
                     onClick={() => save({ escapes: move.escapes.toSpliced(place, 1) })}
                   />
                 </span>
@@ -260,7 +260,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
         reactions={looks.find(({ id }) => id === move.look)?.reactions.map(({ id }) => id)}
         onChange={(faults) => save({ faults })}
       />
-      <h3>What only seems to work</h3>
+      <h3>Fake success</h3>
       <FalsePositivesField
         found={move.falsePositives}
         onChange={(falsePositives) => save({ falsePositives })}

@@ -80,7 +80,7 @@ export function ConditionsField({
             </button>
             <TakeOut
               className="ms-auto"
-              label={`Take out: ${conditionWords(need)}`}
+              label={`Remove: ${conditionWords(need)}`}
               onClick={() => onChange(needs.toSpliced(place, 1))}
             />
           </span>
@@ -141,7 +141,7 @@ function RequiresField({ map, move, onChange }: Pick<Props, 'map' | 'move' | 'on
         <span key={words(need)} className="chip">
           {words(need)}
           <TakeOut
-            label={`Take out: ${words(need)}`}
+            label={`Remove: ${words(need)}`}
             onClick={() => onChange({ requires: move.requires.toSpliced(place, 1) })}
           />
         </span>

@@ -61,7 +61,7 @@ export function PictureHintsPart({ position, turning, onTurning, save }: Props) 
       ))}
       {pose && (
         <button type="button" className="btn btn-sm btn-plain" onClick={() => save({ pose: undefined })}>
-          Back to what the holds say
+          Back to the holds
         </button>
       )}
     </details>

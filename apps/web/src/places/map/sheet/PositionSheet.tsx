@@ -142,7 +142,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           />
         </div>
         <SelectField
-          label="Waiting leads to"
+          label="If you wait"
           value={landingValue(position.drift)}
           choices={[
             { value: '', name: 'nothing in particular' },
@@ -151,7 +151,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           onChange={(value) => save({ drift: landingOf(value) as Landing })}
         />
         <SavedField
-          label="Worth of waiting here, in points"
+          label="Points for waiting here"
           value={String(position.rest ?? '')}
           type="number"
           placeholder="the map’s"

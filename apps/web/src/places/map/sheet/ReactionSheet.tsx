@@ -26,9 +26,9 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
       <div className={styles.fields}>
         <NameFields label="What top does" of={reaction} save={save} />
         <SavedField
-          label="Called on the other side"
+          label="Called when mirrored"
           limit={SHORT_LIMIT}
-          placeholder="where it is called something else"
+          placeholder="if it has another name there"
           value={reaction.shortMirrored ?? ''}
           onSave={(text) => save({ shortMirrored: text.trim() || undefined })}
         />
@@ -98,7 +98,7 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
             {position.name}
           </button>
         ))}
-        {used.length === 0 && <span className="soft">Nowhere yet: add it to a look of a position.</span>}
+        {used.length === 0 && <span className="soft">Nowhere yet. Add it to a position on the Board.</span>}
       </div>
     </>
   );

@@ -37,7 +37,7 @@ export function Sheet({
   const parent = kind === 'position' ? undefined : positionOf(map, selection);
   const takeOut = () => {
     const name = thing && 'name' in thing ? `“${thing.name}”` : `the ${kind}`;
-    dispatch(changeMap(remove(kind, id), { announce: `Removed ${name} and what hung on it.` }));
+    dispatch(changeMap(remove(kind, id), { announce: `Removed ${name} and what depends on it.` }));
     select(parent ? { kind: 'position', id: parent } : undefined);
   };
   const duplicate = (mirrored: boolean) => {
@@ -66,8 +66,8 @@ export function Sheet({
             </IconButton>
             <IconButton
               bare
-              label="Duplicate this position on the other side"
-              title="Duplicate this position on the other side, with its moves"
+              label="Duplicate this position mirrored"
+              title="Duplicate this position mirrored, with its moves"
               onClick={() => duplicate(true)}
             >
               <FlipHorizontal2 size={16} aria-hidden />
@@ -86,7 +86,7 @@ export function Sheet({
           <X size={18} aria-hidden />
         </IconButton>
       </div>
-      {!thing && <p>It is not in the map any more. Undo brings it back.</p>}
+      {!thing && <p>It is no longer in the map. Undo brings it back.</p>}
       <DraftScope value={`map/${map.id}/${kind}/${id}`}>
         {kind === 'position' && <PositionSheet key={id} id={id} map={map} select={select} />}
         {kind === 'move' && <MoveSheet key={id} id={id} map={map} select={select} />}

@@ -126,7 +126,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
           >
             <ChevronDown size={14} aria-hidden />
           </button>
-          <TakeOut label={`Take out step ${number}`} onClick={onRemove} />
+          <TakeOut label={`Remove step ${number}`} onClick={onRemove} />
         </span>
       </div>
       <button
@@ -136,7 +136,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
         aria-label={`Holds and order of step ${number}`}
         onClick={() => setOpen(!open)}
       >
-        {summary.length > 0 ? summary.join(' · ') : 'takes and lets go of nothing'}
+        {summary.length > 0 ? summary.join(' · ') : 'no grip changes'}
       </button>
       {open && (
         <div className={styles['step-details']}>

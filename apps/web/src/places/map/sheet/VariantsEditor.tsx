@@ -26,7 +26,7 @@ export function VariantsEditor({ move, context, onChange }: Props) {
       variants.map((variant) => variant.id),
     );
     onChange({
-      variants: [...variants, { id, name: `Way ${variants.length + 1}`, when: {}, why: '', steps: [] }],
+      variants: [...variants, { id, name: `Variation ${variants.length + 1}`, when: {}, why: '', steps: [] }],
     });
   };
   const remove = (variant: Variant) =>
@@ -49,13 +49,13 @@ export function VariantsEditor({ move, context, onChange }: Props) {
                 <div className="d-flex gap-1 align-items-center">
                   <div className="flex-grow-1">
                     <SavedField
-                      label="Name of the way"
+                      label="Name of the variation"
                       hideLabel
                       value={variant.name}
                       onSave={(name) => set(place, { name })}
                     />
                   </div>
-                  <TakeOut label={`Take out: ${variant.name}`} onClick={() => remove(variant)} />
+                  <TakeOut label={`Remove: ${variant.name}`} onClick={() => remove(variant)} />
                 </div>
                 <button
                   type="button"
@@ -63,16 +63,16 @@ export function VariantsEditor({ move, context, onChange }: Props) {
                   aria-pressed={house}
                   onClick={() => onChange({ houseVariant: house ? undefined : variant.id })}
                 >
-                  <House size={13} aria-hidden /> the house’s
+                  <House size={13} aria-hidden /> ours
                 </button>{' '}
                 <button
                   type="button"
                   className={`chip ${variant.sameMove ? 'on' : ''}`}
                   aria-pressed={Boolean(variant.sameMove)}
-                  title="Taught in the move’s place, never beside it"
+                  title="You teach this instead of the move, never both"
                   onClick={() => set(place, { sameMove: variant.sameMove ? undefined : true })}
                 >
-                  only another way
+                  instead of the move
                 </button>
                 <SelectField
                   label="When: apparel"
@@ -111,7 +111,7 @@ export function VariantsEditor({ move, context, onChange }: Props) {
         })}
       </div>
       <button type="button" className="btn btn-sm btn-plain" onClick={add}>
-        <Plus size={14} aria-hidden /> another way
+        <Plus size={14} aria-hidden /> another variation
       </button>
     </>
   );

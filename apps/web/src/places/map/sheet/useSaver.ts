@@ -7,7 +7,7 @@ import { useAppDispatch } from '../../../store/store.ts';
 export function useSaver<K extends EntityKind>(kind: K, thing: EntityOf<K> | undefined) {
   const dispatch = useAppDispatch();
   return (changes: Partial<EntityOf<K>>): Issue[] => {
-    if (!thing) return [{ path: [], message: 'It is not there any more.' }];
+    if (!thing) return [{ path: [], message: 'It was removed.' }];
     const parsed = ENTITY_SCHEMAS[kind].safeParse({ ...thing, ...changes });
     if (!parsed.success) return zodIssues(parsed.error);
     return dispatch(changeMap(edit(kind, thing as never, parsed.data as never)));
