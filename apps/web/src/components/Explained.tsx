@@ -1,16 +1,17 @@
 import { putAway } from '../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { TakeOut } from './TakeOut.tsx';
+import { say } from './words.ts';
 
 /** Words that the program uses in a sense of its own, each in one sentence. */
 const SENTENCES = {
-  look: 'What top sees: moves that start the same way share it, so top cannot tell which one comes.',
-  hole: 'A hole: top does this, and you have written no answer.',
-  answered: 'First figure: every hole counts as a failed move. Second: as if you had an answer.',
-  connect: 'A set-up takes you to a better position. It does not finish or sweep by itself.',
-  provoke: 'A bait: you do it for what top does next.',
-  rests: 'The grips you must not lose. Without one of them you are somewhere else.',
-  builds: 'Builds: tall or short, heavy or light. An answer says whom it suits.',
+  look: say.whatTopSeesMoves,
+  hole: say.holeTopDoesHave,
+  answered: say.firstFigureEveryHole,
+  connect: say.setUpTakesBetter,
+  provoke: say.baitDoWhatTop,
+  rests: say.gripsMustNotLose,
+  builds: say.buildsTallShortHeavy,
 } as const;
 export type Term = keyof typeof SENTENCES;
 

@@ -1,5 +1,6 @@
 import { BASES, type Basis } from '@aftersquall/core/model';
 import { SelectField } from './fields/SelectField.tsx';
+import { say } from './words.ts';
 
 /** Whose chances are reckoned with; those of the map where nothing is chosen. */
 export type Figures = Basis | undefined;
@@ -13,8 +14,8 @@ const WORDS: Record<Basis, string> = {
 /** On what something was chosen, in a sentence. */
 export const FIGURES_SENTENCE: Record<Basis, string> = {
   coach: 'With your guesses.',
-  logged: 'With what was counted on the mat.',
-  blended: 'With your guesses and what was counted.',
+  logged: say.whatCountedMat,
+  blended: say.guessesWhatCounted,
 };
 
 export const figuresOf = (text: string | null): Figures => BASES.find((one) => one === text);
@@ -29,7 +30,7 @@ interface Props {
 export function FiguresChoice({ value, onChange, hideLabel = false }: Props) {
   return (
     <SelectField
-      label="Where the figures come from"
+      label={say.whereFiguresCome}
       hideLabel={hideLabel}
       value={value ?? ''}
       choices={[

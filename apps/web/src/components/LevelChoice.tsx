@@ -2,6 +2,7 @@ import { BOTTOM_LEVELS, type PlayLevel, TOP_LEVELS } from '@aftersquall/core/mod
 import { setLevel } from '../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { SelectField } from './fields/SelectField.tsx';
+import { say } from './words.ts';
 
 /** Every pair of levels once: against a top who knows best bottom does so, too. */
 const LEVELS: PlayLevel[] = BOTTOM_LEVELS.flatMap((bottom) =>
@@ -15,7 +16,7 @@ export function LevelChoice() {
   const level = useAppSelector(({ settings }) => settings.level);
   return (
     <SelectField
-      label="Level: how often both pick the better answer"
+      label={say.levelHowOftenBoth}
       hideLabel
       value={keyOf(level)}
       choices={LEVELS.map((one) => ({ value: keyOf(one), name: nameOf(one) }))}

@@ -5,6 +5,7 @@ import { useMovement } from '../workers/pictures.ts';
 import { PlayHead } from './PlayHead.tsx';
 import { Drawing } from './PositionPicture.tsx';
 import styles from './positionPicture.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   from: Position;
@@ -30,7 +31,7 @@ export function MovementPicture({ from, to, seconds }: Props) {
   }, [at]);
   const picture = pictures?.[at];
   return (
-    <figure className={styles.movement} aria-label="From here to there">
+    <figure className={styles.movement} aria-label={say.hereThere}>
       {picture ? (
         <Drawing picture={picture} words={at * 2 < FRAMES ? pictureWords(from) : pictureWords(to)} />
       ) : (
@@ -47,7 +48,7 @@ export function MovementPicture({ from, to, seconds }: Props) {
           words={{
             run: 'Play the movement',
             stop: 'Stop the movement',
-            place: 'How far along the movement is',
+            place: say.howFarAlongMovement,
           }}
           disabled={!pictures}
         />

@@ -1,6 +1,7 @@
 import { type Command, type Issue, put } from '@aftersquall/core/documents';
 import { AthleteSchema, type Club, freshId } from '@aftersquall/core/model';
 import { type FormEvent, useState } from 'react';
+import { say } from './words.ts';
 
 interface Props {
   club: Club;
@@ -20,17 +21,14 @@ export function NewAthlete({ club, onChange, onAdded }: Props) {
     const name = alias.trim();
     if (!name) return;
     if (club.athletes.some((one) => one.alias.toLowerCase() === name.toLowerCase())) {
-      setTrouble(`${name} is taken. Choose another nickname.`);
+      setTrouble(say.takenChooseAnotherNickname(name));
       return;
     }
     const id = freshId(
       name,
       club.athletes.map((one) => one.id),
     );
-    const issues = onChange(
-      put('athlete', AthleteSchema.parse({ id, alias: name })),
-      `${name} is in the club.`,
-    );
+    const issues = onChange(put('athlete', AthleteSchema.parse({ id, alias: name })), say.isInTheClub(name));
     setTrouble(issues[0]?.message ?? '');
     if (issues.length > 0) return;
     setAlias('');
@@ -40,7 +38,7 @@ export function NewAthlete({ club, onChange, onAdded }: Props) {
     <form onSubmit={add} className="new-athlete">
       <input
         className="form-control form-control-sm"
-        aria-label="Nickname of somebody new"
+        aria-label={say.nicknameSomebodyNew}
         placeholder="somebody new"
         value={alias}
         maxLength={LONGEST}

@@ -7,6 +7,7 @@ import { refusalOf, useListRemovedQuery, useRestoreDocumentMutation } from '../s
 import { openDocument } from '../store/documents/engine.ts';
 import { useAppDispatch } from '../store/store.ts';
 import { addressOfDocument } from './addresses.ts';
+import { say } from './words.ts';
 
 const WORDS = { map: 'map', class: 'class', club: 'club' } as const;
 
@@ -32,7 +33,7 @@ export function RemovedDialog({ onHide }: { onHide: () => void }) {
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <p>Removed things stay here for 30 days. Give one back and its history comes with it.</p>
+        <p>{say.removedThingsStayHere}</p>
         {(trouble || error) && (
           <p className="hazard" role="alert">
             {trouble || refusalOf(error).message}

@@ -2,6 +2,7 @@ import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { setRules } from '../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { SelectField } from './fields/SelectField.tsx';
+import { say } from './words.ts';
 
 /** The rules profile that every place goes by, and who has the last word; in a bar its label is in its choices. */
 export function RulesChoice({ inBar = false }: { inBar?: boolean }) {
@@ -19,7 +20,7 @@ export function RulesChoice({ inBar = false }: { inBar?: boolean }) {
         ]}
         onChange={(id) => dispatch(setRules(id))}
       />
-      {rules && <span className="soft small rules-caution">The event’s current rule book decides.</span>}
+      {rules && <span className="soft small rules-caution">{say.eventsCurrentRuleBook}</span>}
     </>
   );
 }

@@ -4,6 +4,7 @@ import { selectEdited } from '../store/documents/documentsSlice.ts';
 import { send } from '../store/documents/engine.ts';
 import type { Session } from '../store/documents/session.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
+import { say } from './words.ts';
 
 /** Whether what is on screen is on disk, and what somebody else changed a moment ago. */
 export function SaveState() {
@@ -36,8 +37,7 @@ export function SaveLine({
   if (!online && waiting.length > 0) {
     return (
       <span className="save-state bad" role="alert">
-        <CloudOff size={15} aria-hidden /> {trouble ?? 'The server does not answer.'}{' '}
-        {keptWords(waiting, lasting)}
+        <CloudOff size={15} aria-hidden /> {trouble ?? say.serverDoesNotAnswer} {keptWords(waiting, lasting)}
         <button type="button" className="btn btn-sm btn-plain" onClick={onTry}>
           Try now
         </button>
@@ -47,8 +47,7 @@ export function SaveLine({
   if (!lasting)
     return (
       <span className="save-state bad" role="alert">
-        This browser cannot store anything (a private window?). Keep this page open until it says “Saved”.{' '}
-        {saving ? 'Saving' : 'Saved'}
+        {say.browserCannotStoreAnything} {saving ? 'Saving' : 'Saved'}
       </span>
     );
   return (
@@ -69,5 +68,5 @@ function keptWords(waiting: Session['waiting'], lasting: boolean): string {
     waiting.length === 1 ? ['One change is', 'it'] : [`${waiting.length} changes are`, 'they'];
   return lasting && waiting.every((change) => change.kept)
     ? `${count} kept on this device. ${they === 'it' ? 'It is' : 'They are'} sent when it is back.`
-    : `${count} not stored on this device. Keep this page open.`;
+    : say.notStoredDeviceKeep(count);
 }

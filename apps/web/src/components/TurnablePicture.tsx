@@ -7,6 +7,7 @@ import { PICTURE, usePicture } from '../workers/pictures.ts';
 import { IconButton } from './IconButton.tsx';
 import { PositionPicture } from './PositionPicture.tsx';
 import styles from './positionPicture.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   position: Position;
@@ -90,7 +91,7 @@ export function TurnablePicture(props: Props) {
         type="button"
         className={styles.grip}
         aria-label={`Turn the picture: ${pictureWords(position)}`}
-        title="Drag to turn, or use the arrow keys"
+        title={say.dragTurnUseArrow}
         style={{ minHeight: (width * h) / w }}
         onPointerDown={onDown}
         onPointerMove={onMove}
@@ -122,7 +123,7 @@ export function TurnablePicture(props: Props) {
               Keep this view
             </button>
           )}
-          <IconButton bare label="Show the best view" onClick={() => setTurned(undefined)}>
+          <IconButton bare label={say.showBestView} onClick={() => setTurned(undefined)}>
             <RotateCcw size={16} aria-hidden />
           </IconButton>
         </div>
@@ -131,7 +132,7 @@ export function TurnablePicture(props: Props) {
         <button
           type="button"
           className={`btn btn-sm btn-plain ${styles['of-view']}`}
-          title="Some holds are hidden from here"
+          title={say.someHoldsHiddenHere}
           onClick={() => turn(view.azimuth + 180, view.elevation)}
         >
           From the other side
@@ -139,7 +140,7 @@ export function TurnablePicture(props: Props) {
       )}
       {said && <p className={styles.said}>{said}</p>}
       <small className="soft">
-        The program draws this sketch from the holds.
+        {say.programDrawsSketchHolds}
         {usual?.uncertain && ` This one is uncertain: ${whyUncertain(position, usual)}.`}
       </small>
     </div>

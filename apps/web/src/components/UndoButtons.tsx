@@ -3,6 +3,7 @@ import { selectEdited } from '../store/documents/documentsSlice.ts';
 import { redoChange, undoChange } from '../store/documents/engine.ts';
 import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { IconButton } from './IconButton.tsx';
+import { say } from './words.ts';
 
 /** Undo and redo of the document that the screen edits; each says what it would take back or make again. */
 export function UndoButtons() {
@@ -22,7 +23,7 @@ export function UndoButtons() {
       </IconButton>
       <IconButton
         label="Redo"
-        title={redo ? `Redo: ${redo.what} (Ctrl Shift Z)` : 'Nothing to redo'}
+        title={redo ? say.redoCtrlShiftZ(redo.what) : 'Nothing to redo'}
         disabled={!redo}
         onClick={() => session && dispatch(redoChange(session.address))}
       >

@@ -1,5 +1,6 @@
 import { levelWords, pointsText, signedPoints } from '@aftersquall/core/weigh';
 import { useAppSelector } from '../store/store.ts';
+import { say } from './words.ts';
 
 interface Props {
   /** Points of a round. */
@@ -17,7 +18,7 @@ export function Worth({ value, stale, inWords }: Props) {
   return (
     <span
       className={`worth ${text.startsWith('−') ? 'top' : 'own'} ${stale ? 'stale' : ''}`}
-      title={`Points a round from here with ${levelWords(level)}. A sweep is 2 points.`}
+      title={say.pointsRoundHereSweep(levelWords(level))}
     >
       {inWords ? `${signedPoints(value)} points` : text}
     </span>

@@ -1,6 +1,7 @@
 import { type Issue, RefusedError } from '@aftersquall/core/documents';
 import { parseMapFile } from '@aftersquall/core/formats';
 import { type GuardMap } from '@aftersquall/core/model';
+import { say } from './words.ts';
 
 /** The map in a file, also of a version before this one; or what is wrong in the file, and where. */
 export async function readMapFile(
@@ -11,7 +12,7 @@ export async function readMapFile(
   } catch (error) {
     if (!(error instanceof RefusedError)) throw error;
     return {
-      refusal: { message: 'This file is not a map, or it has mistakes.', issues: error.issues },
+      refusal: { message: say.fileNotMapHas, issues: error.issues },
     };
   }
 }

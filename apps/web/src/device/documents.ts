@@ -14,6 +14,7 @@ import {
 import { z } from 'zod';
 import { asideOf } from './aside.ts';
 import type { Db, KeptChange, Snapshot, Waiting } from './db.ts';
+import { say } from './words.ts';
 
 /** Of this build, from the bundler; in tests there is one build. */
 declare const __BUILD__: string | undefined;
@@ -166,4 +167,4 @@ export function keptDocuments(db: Db): KeptDocuments {
   };
 }
 
-export const UNREADABLE = 'Another version of the program wrote it, and this one cannot read it.';
+export const UNREADABLE = say.anotherVersionProgramWrote;

@@ -9,6 +9,7 @@ import { device } from '../device/device.ts';
 import { changeDocument, openDocument } from '../store/documents/engine.ts';
 import { takeUpRecord } from '../store/records/records.ts';
 import { useAppDispatch } from '../store/store.ts';
+import { say } from './words.ts';
 
 /** What is put aside on this device, the oldest first; follows what any tab puts there. */
 export function useAside(): Aside[] {
@@ -47,8 +48,8 @@ export function AsideDialog({ all, onHide }: Props) {
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <p>The server does not have these. They stay on this device until you remove them.</p>
-        {all.length === 0 && <p className="soft">Nothing is put aside.</p>}
+        <p>{say.serverDoesNotHave}</p>
+        {all.length === 0 && <p className="soft">{say.nothingPutAside}</p>}
         {all.map((one) => (
           <OneAside key={one.key} aside={one} />
         ))}
@@ -88,7 +89,7 @@ function OneAside({ aside }: { aside: Aside }) {
       <p className="soft mb-1">{why}</p>
       {trouble && (
         <p className="hazard mb-1" role="alert">
-          The server still refuses it: {trouble}.
+          {say.serverStillRefuses} {trouble}.
         </p>
       )}
       <div className="d-flex gap-2">

@@ -2,6 +2,7 @@ import { Modal } from 'react-bootstrap';
 import { putChangeAside } from '../store/documents/engine.ts';
 import type { Conflict, OpenDocument } from '../store/documents/session.ts';
 import { useAppDispatch } from '../store/store.ts';
+import { say } from './words.ts';
 
 interface Props {
   session: OpenDocument;
@@ -13,7 +14,7 @@ interface Props {
 export function CannotAsk({ session, conflict, onDone }: Props) {
   const dispatch = useAppDispatch();
   const aside = async () => {
-    await dispatch(putChangeAside(session.address, conflict.key, 'The program could not ask about it.'));
+    await dispatch(putChangeAside(session.address, conflict.key, say.programCouldNotAsk));
     onDone();
   };
   return (

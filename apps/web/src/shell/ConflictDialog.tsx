@@ -6,6 +6,7 @@ import { answer, answerWithBoth, putChangeAside } from '../store/documents/engin
 import type { Conflict, OpenDocument } from '../store/documents/session.ts';
 import { useAppDispatch } from '../store/store.ts';
 import styles from './shell.module.scss';
+import { say } from './words.ts';
 
 const keyOf = ({ kind, id, path }: FieldOverlap): string => [kind, id, ...path].join('/');
 
@@ -69,7 +70,7 @@ function BothChanged({ session, conflict, who, onAside }: PartProps) {
         <button
           type="button"
           className="btn btn-plain"
-          onClick={() => onAside(`${who} changed the same, and you took theirs for now.`)}
+          onClick={() => onAside(say.changedSameTookTheirs(who))}
         >
           Decide later
         </button>
@@ -98,13 +99,13 @@ function NoLongerFits({ session, conflict, who, onAside }: PartProps) {
             <li key={message}>{message}</li>
           ))}
         </ul>
-        <p className="mb-0">Everything else of yours is saved.</p>
+        <p className="mb-0">{say.everythingElseYoursSaved}</p>
       </Modal.Body>
       <Modal.Footer>
         <button
           type="button"
           className={`btn ${bringBack ? 'btn-plain' : 'btn-now'}`}
-          onClick={() => onAside(`${who} removed what it needs: ${reason}.`)}
+          onClick={() => onAside(say.removedWhatNeeds(who, reason))}
           autoFocus={!bringBack}
         >
           Put my change aside

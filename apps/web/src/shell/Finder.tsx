@@ -5,6 +5,7 @@ import { useLocation, useNavigate } from 'react-router';
 import { mapAddress } from '../components/addresses.ts';
 import { ChoiceSearch } from '../components/ChoiceSearch.tsx';
 import { searchLoosely, searchNames } from '../components/searchNames.ts';
+import { say } from './words.ts';
 
 interface Found {
   key: string;
@@ -105,7 +106,7 @@ export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
           id="found"
           label="Find anything"
           listLabel="Found"
-          placeholder="Position, move or reaction, by any of its names"
+          placeholder={say.positionMoveReactionAny}
           typed={typed}
           onType={setTyped}
           choices={found.map(({ key, name, aliases, what }) => {
@@ -115,7 +116,7 @@ export function Finder({ map, onHide }: { map: GuardMap; onHide: () => void }) {
           onPick={go}
           large
         />
-        {typed.trim() !== '' && found.length === 0 && <p className="mt-2 mb-0">Nothing has that name.</p>}
+        {typed.trim() !== '' && found.length === 0 && <p className="mt-2 mb-0">{say.nothingHasName}</p>}
       </Modal.Body>
     </Modal>
   );

@@ -1,3 +1,4 @@
+import { say } from './words.ts';
 import './shell.module.scss';
 import { type GuardBook, pickSystems } from '@aftersquall/core/formats';
 import { emptyMap, freshId, type GuardMap, NameSchema } from '@aftersquall/core/model';
@@ -48,7 +49,9 @@ export function FirstMap() {
     return (
       <div className="teach">
         <h1>Aftersquall is not answering</h1>
-        <p>{refusalOf(error).message} Is it still running in its window?</p>
+        <p>
+          {refusalOf(error).message} {say.stillRunningWindow}
+        </p>
         <button type="button" className="btn btn-now" onClick={() => void refetch()}>
           Try again
         </button>
@@ -83,10 +86,7 @@ export function FirstMap() {
     <main className="teach wide">
       <Notices />
       <h1>Name your first map</h1>
-      <p>
-        A map holds the guards you teach: positions, moves, what top does, and your answers. Most coaches keep
-        one map.
-      </p>
+      <p>{say.mapHoldsGuardsTeach}</p>
       <Form onSubmit={begin} noValidate>
         <Form.Group controlId="map-name" className="mb-2">
           <Form.Label>Name of the map</Form.Label>

@@ -1,6 +1,7 @@
 import { Modal } from 'react-bootstrap';
 import { useLocation } from 'react-router';
 import { PLACES } from './places.ts';
+import { say } from './words.ts';
 
 const EVERYWHERE: [string, string][] = [
   ...PLACES.map(({ key, name }): [string, string] => [key, `Go to ${name}`]),
@@ -13,37 +14,37 @@ const HERE: Record<string, [string, string][]> = {
   map: [
     ['B', 'Board, or chart'],
     ['N', 'New position'],
-    ['F', 'Fit the whole chart'],
-    ['Esc', 'Close what was opened last'],
-    ['Arrows', 'Board: from cell to cell'],
-    ['type', 'Board: fill the cell; Enter goes down, Tab on'],
-    ['+', 'Board: new move here'],
-    ['&', 'Board: new move that starts the same'],
-    ['|', 'Board: something else top does'],
+    ['F', say.fitWholeChart],
+    ['Esc', say.closeWhatOpenedLast],
+    ['Arrows', say.boardCellCell],
+    ['type', say.boardFillCellEnter],
+    ['+', say.boardNewMoveHere],
+    ['&', say.boardNewMoveStarts],
+    ['|', say.boardSomethingElseTop],
     ['@', 'Board: new position'],
-    ['Space', 'Board: open what the cell is about'],
-    ['Del', 'Board: remove the answer'],
+    ['Space', say.boardOpenWhatCell],
+    ['Del', say.boardRemoveAnswer],
   ],
-  balance: [['Arrows', 'On the centre of mass: lean top']],
+  balance: [['Arrows', say.centreMassLeanTop]],
   read: [
-    ['F', 'Flip left and right'],
-    ['G', 'Gi or no-gi'],
-    ['T', 'The same moment as top'],
+    ['F', say.flipLeftRight],
+    ['G', say.giNoGi],
+    ['T', say.sameMomentTop],
     ['Esc', 'One step back'],
   ],
   weigh: [
-    ['T', 'Top’s sheet, or bottom’s plan'],
-    ['G', 'Gi or no-gi'],
+    ['T', say.topsSheetBottomsPlan],
+    ['G', say.giNoGi],
   ],
   classes: [
-    ['Alt ←', 'Time line: the block earlier'],
-    ['Alt →', 'Time line: the block later'],
-    ['+', 'Time line: the block longer'],
-    ['−', 'Time line: the block shorter'],
-    ['Alt D', 'Time line: the block once more'],
-    ['Alt S', 'Time line: the block in two'],
-    ['Del', 'Time line: remove the block'],
-    ['← → ↑ ↓', 'Term: the class a day or a week earlier or later'],
+    ['Alt ←', say.timeLineBlockEarlier],
+    ['Alt →', say.timeLineBlockLater],
+    ['+', say.timeLineBlockLonger],
+    ['−', say.timeLineBlockShorter],
+    ['Alt D', say.timeLineBlockOnce],
+    ['Alt S', say.timeLineBlockTwo],
+    ['Del', say.timeLineRemoveBlock],
+    ['← → ↑ ↓', say.termClassDayWeek],
   ],
 };
 

@@ -1,3 +1,4 @@
+import { say } from './words.ts';
 import './shell.module.scss';
 import { Link, useRouteError } from 'react-router';
 
@@ -6,8 +7,8 @@ export function NotHere() {
   const error = useRouteError();
   return (
     <div className="teach">
-      <h1>{error ? 'This page did not open' : 'There is nothing at this address'}</h1>
-      {error !== undefined && <p>Something in it went wrong. Your changes are saved.</p>}
+      <h1>{error ? say.pageDidNotOpen : say.thereNothingAddress}</h1>
+      {error !== undefined && <p>{say.somethingWentWrongChanges}</p>}
       <Link to="/">Back to the map</Link>
     </div>
   );

@@ -1,3 +1,4 @@
+import { say } from './words.ts';
 import './shell.module.scss';
 import { Link, useLocation, useNavigate } from 'react-router';
 
@@ -8,9 +9,7 @@ export function PlaceTrouble() {
   return (
     <div className="teach" role="alert">
       <h1>Something went wrong here</h1>
-      <p>
-        This is our bug, not your mistake. Your changes are saved, and so is what you were typing in Lines.
-      </p>
+      <p>{say.ourBugNotMistake}</p>
       <div className="d-flex gap-2">
         <button
           type="button"

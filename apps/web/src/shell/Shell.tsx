@@ -20,6 +20,7 @@ import { KeysHelp } from './KeysHelp.tsx';
 import { Notices } from './Notices.tsx';
 import { PLACES } from './places.ts';
 import styles from './shell.module.scss';
+import { say } from './words.ts';
 
 /** The rail, the place beside it, and what belongs to every place: keys, conflicts, what was just done. */
 export function Shell() {
@@ -100,13 +101,9 @@ export function Shell() {
       <main className={styles.place} ref={place} tabIndex={-1}>
         {session?.state === 'missing' ? (
           <div className="teach">
-            <h1>{session.online ? 'This map cannot be opened' : 'The server does not answer'}</h1>
-            <p>
-              {session.online
-                ? session.trouble
-                : 'This device has no copy of the map yet. It opens when the server is back.'}
-            </p>
-            {session.waiting.length > 0 && <p>Your changes to it are kept on this device.</p>}
+            <h1>{session.online ? say.mapCannotOpened : say.serverDoesNotAnswer2}</h1>
+            <p>{session.online ? session.trouble : say.deviceHasNoCopy}</p>
+            {session.waiting.length > 0 && <p>{say.changesKeptDevice}</p>}
             <div className="d-flex gap-2">
               {session.online && (
                 <button type="button" className="btn btn-plain" onClick={() => setRemoved(true)}>

@@ -12,6 +12,7 @@ import {
 import { type FieldOverlap, type Issue } from '@aftersquall/core/documents';
 import { createApi, type FetchArgs, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { Engine } from './documents/engine.ts';
+import { say } from './words.ts';
 
 type Call<N extends RouteName> = CallOf<(typeof ROUTES)[N]>;
 type Answer<N extends RouteName> = AnswerOf<(typeof ROUTES)[N]>;
@@ -137,11 +138,7 @@ export function refusalOf(error: unknown): Refusal {
   const offline = status === 'FETCH_ERROR';
   return {
     status,
-    message:
-      body.message ??
-      (offline
-        ? 'The server does not answer.'
-        : 'The server could not do that. Your changes are saved on this device. Try again later.'),
+    message: body.message ?? (offline ? say.serverDoesNotAnswer : say.serverCouldNotDo),
     issues: body.issues ?? [],
     overlaps: body.overlaps ?? [],
   };

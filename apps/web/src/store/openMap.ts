@@ -3,6 +3,7 @@ import type { GuardMap } from '@aftersquall/core/model';
 import { selectSession } from './documents/documentsSlice.ts';
 import { changeDocument } from './documents/engine.ts';
 import type { AppThunk, RootState } from './store.ts';
+import { say } from './words.ts';
 
 /** The map that the places of the rail are about: the one in the address, else the one that was there last. */
 export const selectMapId = ({ settings }: RootState): string | undefined => settings.lastMap;
@@ -17,6 +18,6 @@ export const changeMap =
   (dispatch, getState) => {
     const id = selectMapId(getState());
     return id === undefined
-      ? [{ path: [], message: 'No map is open.' }]
+      ? [{ path: [], message: say.noMapOpen }]
       : dispatch(changeDocument({ kind: 'map', id }, command, how));
   };

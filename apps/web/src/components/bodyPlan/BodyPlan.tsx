@@ -1,5 +1,6 @@
 import { holdWords, limbConflicts, type WordContext } from '@aftersquall/core/body';
 import { CONTACTS, type Contact, type Facet, type Hold, type Signs } from '@aftersquall/core/model';
+import { say } from '../words.ts';
 import styles from './bodyPlan.module.scss';
 import { ContactDot } from './ContactDot.tsx';
 import { type Body, PLAN, REGIONS, type Region, regionOf } from './geometry.ts';
@@ -45,7 +46,7 @@ export function BodyPlan(props: Props) {
       className={`${styles['body-plan']} ${limb ? `taking of-${limb.body}` : ''}`}
       viewBox={`0 0 ${PLAN.width} ${PLAN.height}`}
       role="group"
-      aria-label="Both bodies, top facing us, bottom below"
+      aria-label={say.bothBodiesTopFacing}
     >
       <text x="8" y="16" className="who top">
         top

@@ -1,5 +1,6 @@
 import { contactName } from '@aftersquall/core/body';
 import { type Contact } from '@aftersquall/core/model';
+import { say } from '../words.ts';
 import styles from './bodyPlan.module.scss';
 import { byKey } from './byKey.ts';
 import { type Body, contactAt } from './geometry.ts';
@@ -34,7 +35,7 @@ export function ContactDot({ body, contact, holding, conflict, chosen, onPick, o
       {...(onPick && {
         role: 'button',
         tabIndex: 0,
-        'aria-label': conflict ? `${name}, two things at once` : name,
+        'aria-label': conflict ? say.twoThingsOnce(name) : name,
         'aria-pressed': chosen,
         onClick: onPick,
         onKeyDown: byKey(onPick),

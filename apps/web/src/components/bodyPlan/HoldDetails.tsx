@@ -1,6 +1,7 @@
 import { type WordContext } from '@aftersquall/core/body';
 import { type Contact, DEPTHS, type Hold } from '@aftersquall/core/model';
 import { FallbacksField } from '../fields/FallbacksField.tsx';
+import { say } from '../words.ts';
 import type { Limb } from './BodyPlan.tsx';
 import styles from './bodyPlan.module.scss';
 import { limbKind, usualActions } from './limbActions.ts';
@@ -30,7 +31,7 @@ export function HoldDetails({ hold, limb, context, words, onChange }: Props) {
           </PlanChip>
         ))}
       </div>
-      <div className={styles['plan-chips']} role="group" aria-label="How deep, and marks">
+      <div className={styles['plan-chips']} role="group" aria-label={say.howDeepMarks}>
         {DEPTHS.map((depth) => (
           <PlanChip
             key={depth}

@@ -13,6 +13,7 @@ import { useState } from 'react';
 import { ApparelToggle } from '../ApparelToggle.tsx';
 import { TakeOut } from '../TakeOut.tsx';
 import { useLayer } from '../useLayer.ts';
+import { say } from '../words.ts';
 import { BodyPlan, type Limb, type Spot } from './BodyPlan.tsx';
 import styles from './bodyPlan.module.scss';
 import { partsIn, regionAt } from './geometry.ts';
@@ -94,7 +95,7 @@ export function HoldsPlan(props: Props) {
             <FlipHorizontal2 size={15} aria-hidden /> Other side
           </button>
           <ApparelToggle
-            label="Apparel on the plan"
+            label={say.apparelPlan}
             value={looking.apparel}
             onChange={(apparel) => onLooking({ ...looking, apparel })}
           />
@@ -136,9 +137,7 @@ export function HoldsPlan(props: Props) {
                 <TakeOut className="ms-auto" label="Leave this limb" onClick={() => setLimb(undefined)} />
               </>
             ) : (
-              <span className="soft">
-                Tap a hand or foot, then what it holds. Tap a body part to say what you see.
-              </span>
+              <span className="soft">{say.tapHandFootThen}</span>
             )}
           </p>
           {limb && spot && (

@@ -1,4 +1,5 @@
 import { type ApparelTranslation, holdWords, targetName, type WordContext } from '@aftersquall/core/body';
+import { say } from '../words.ts';
 
 /** What the other side or the other apparel would change and lose; it is only looked at. */
 export function LookedAt({
@@ -21,7 +22,7 @@ export function LookedAt({
           {holdWords(to, context, by)}, instead of {targetName(from.target, context)}
         </p>
       ))}
-      <p className="soft mb-0">You are looking at the mirror image. Edit it on its own side, with the gi.</p>
+      <p className="soft mb-0">{say.lookingMirrorImageEdit}</p>
     </div>
   );
 }

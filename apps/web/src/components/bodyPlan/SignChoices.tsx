@@ -1,5 +1,6 @@
 import { facetName } from '@aftersquall/core/body';
 import { FACETS, type Facet, type Signs, signOf } from '@aftersquall/core/model';
+import { say } from '../words.ts';
 import type { Spot } from './BodyPlan.tsx';
 import styles from './bodyPlan.module.scss';
 import { facetsIn } from './geometry.ts';
@@ -14,7 +15,7 @@ interface Props {
 /** What can be seen of one region, a row of chips for each facet; the usual value says nothing. */
 export function SignChoices({ spot, signs, onChange }: Props) {
   const facets = facetsIn(spot.body, spot.region);
-  if (facets.length === 0) return <p className="soft">Nothing to mark there.</p>;
+  if (facets.length === 0) return <p className="soft">{say.nothingMarkThere}</p>;
   const set = (facet: Facet, value: string) => {
     const { [facet]: _, ...others } = signs;
     onChange(value === FACETS[facet][0] ? others : ({ ...others, [facet]: value } as Signs));

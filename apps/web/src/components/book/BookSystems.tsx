@@ -2,6 +2,7 @@ import type { GuardBook } from '@aftersquall/core/formats';
 import { useEffect, useState } from 'react';
 import { shippedBook } from '../../store/shippedBook.ts';
 import { LimbGlyph } from '../LimbGlyph.tsx';
+import { say } from '../words.ts';
 import styles from './book.module.scss';
 import { systemFacts } from './systemFacts.ts';
 
@@ -27,7 +28,7 @@ export function BookSystems({ chosen, onChange }: Props) {
     onChange(next, book);
   };
   return (
-    <div role="group" aria-label="Guard systems of the book" className={styles.systems}>
+    <div role="group" aria-label={say.guardSystemsBook} className={styles.systems}>
       {systemFacts(book).map(({ system, first, context, positions, answers, level, wear }) => (
         <label key={system.id} className={chosen.has(system.id) ? styles.ticked : ''}>
           <input

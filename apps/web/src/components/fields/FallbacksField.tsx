@@ -2,6 +2,7 @@ import { targetName, type WordContext } from '@aftersquall/core/body';
 import { PARTS, type Part, type Side, type Target } from '@aftersquall/core/model';
 import { useState } from 'react';
 import { TakeOut } from '../TakeOut.tsx';
+import { say } from '../words.ts';
 import styles from './fields.module.scss';
 import { SelectField, wordChoices } from './SelectField.tsx';
 
@@ -18,7 +19,7 @@ export function FallbacksField({ fallbacks, of, context, onChange }: Props) {
   const [side, setSide] = useState<Side>('R');
   const set = (next: Target[]) => onChange(next.length > 0 ? next : undefined);
   return (
-    <div className="chip-field" role="group" aria-label="If you cannot get it">
+    <div className="chip-field" role="group" aria-label={say.ifCannotGet}>
       <span className="label-small">else</span>
       {fallbacks.map((target, place) => (
         <span key={place} className="chip">
@@ -31,7 +32,7 @@ export function FallbacksField({ fallbacks, of, context, onChange }: Props) {
       ))}
       <span className={styles.pair}>
         <SelectField
-          label="Side of what is taken instead"
+          label={say.sideWhatTakenInstead}
           hideLabel
           value={side}
           choices={[
@@ -42,7 +43,7 @@ export function FallbacksField({ fallbacks, of, context, onChange }: Props) {
           onChange={(value) => setSide(value as Side)}
         />
         <SelectField
-          label="What is taken instead"
+          label={say.whatTakenInstead}
           hideLabel
           value=""
           choices={[{ value: '', name: '+ instead' }, ...wordChoices(PARTS.filter((part) => part !== 'mat'))]}

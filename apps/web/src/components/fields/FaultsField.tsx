@@ -2,6 +2,7 @@ import { shortName } from '@aftersquall/core/body';
 import { type Issue } from '@aftersquall/core/documents';
 import { type Fault, freshId, type GuardMap, indexMap } from '@aftersquall/core/model';
 import { X } from 'lucide-react';
+import { say } from '../words.ts';
 import { PairsField } from './PairsField.tsx';
 
 interface Props {
@@ -57,7 +58,7 @@ function LetsField({ map, number, lets, reactions, onChange }: LetsProps) {
   const { reaction } = indexMap(map);
   const wordsOf = (id: string) => shortName(reaction.get(id) ?? { name: id });
   return (
-    <div className="chip-field small" role="group" aria-label={`What fault ${number} lets top do`}>
+    <div className="chip-field small" role="group" aria-label={say.whatFaultLetsTop(number)}>
       {lets.map((id) => (
         <button
           key={id}
@@ -71,7 +72,7 @@ function LetsField({ map, number, lets, reactions, onChange }: LetsProps) {
       ))}
       <select
         className="form-select form-select-sm w-auto"
-        aria-label={`Add what fault ${number} lets top do`}
+        aria-label={say.addWhatFaultLets(number)}
         value=""
         onChange={(event) => event.target.value && onChange([...lets, event.target.value])}
       >

@@ -1,4 +1,5 @@
 import { JOINTS, type Joint, type Loads } from '@aftersquall/core/model';
+import { say } from '../words.ts';
 
 interface Props {
   loads: Loads | undefined;
@@ -27,7 +28,7 @@ export function LoadsField({ loads = {}, onChange }: Props) {
               type="button"
               className={`chip ${load ? 'on' : ''}`}
               aria-pressed={load !== undefined}
-              title="Tap once for some load, twice for hard, again for none"
+              title={say.tapOnceSomeLoad}
               onClick={() => tap(joint)}
             >
               {joint}

@@ -1,6 +1,7 @@
 import type { Issue } from '@aftersquall/core/documents';
 import { type KeyboardEvent, type MouseEvent, useEffect, useId, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
+import { say } from '../words.ts';
 import { useDraft } from './useDraft.tsx';
 
 interface Props {
@@ -121,7 +122,7 @@ export function SavedField({
       )}
       {restored && !trouble && (
         <div className="form-text" role="status">
-          You typed this before and it is not saved yet.{' '}
+          {say.typedBeforeNotSaved}{' '}
           <button type="button" className="btn btn-link btn-sm p-0" onMouseDown={stayInField} onClick={save}>
             Save it
           </button>

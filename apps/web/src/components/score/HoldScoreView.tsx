@@ -7,6 +7,7 @@ import { ApparelToggle } from '../ApparelToggle.tsx';
 import { clock } from '../clock.ts';
 import { Hazards } from '../Hazards.tsx';
 import { PlayHead } from '../PlayHead.tsx';
+import { say } from '../words.ts';
 import styles from './holdScore.module.scss';
 
 interface Props {
@@ -84,7 +85,7 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
         >
           <FlipHorizontal2 size={14} aria-hidden /> Other side
         </button>
-        <ApparelToggle label="Show with or without the jacket" value={apparel} onChange={setApparel} />
+        <ApparelToggle label={say.showWithoutJacket} value={apparel} onChange={setApparel} />
       </figcaption>
       <div className={styles.lanes} style={{ '--at': share(at) } as CSSProperties}>
         {score.lanes.map(({ contact, bars }) => (
@@ -131,7 +132,7 @@ export function HoldScoreView({ map, exchanges, apparel: worn }: Props) {
         ) : (
           'The start.'
         )}
-        {flipped && <small className="soft"> Left and right are those of the side as written.</small>}
+        {flipped && <small className="soft"> {say.leftRightThoseSide}</small>}
       </p>
       <ol className={styles.all}>
         {score.steps.map(({ at: when, text, cue }) => (

@@ -13,6 +13,7 @@ import type { ReactNode } from 'react';
 import styles from './balance.module.scss';
 import type { BalanceState } from './balanceState.ts';
 import { SideView } from './SideView.tsx';
+import { say } from './words.ts';
 
 interface Props {
   profile: TippingProfile;
@@ -63,7 +64,7 @@ export function BalanceAnswer({ profile, direction, pushHeight, posts, sweep, pi
           {(direction.guarded * 100).toFixed(0)} cm away.
         </p>
       ) : (
-        <p>Top has nothing left to post with on this side.</p>
+        <p>{say.topHasNothingLeft}</p>
       )}
       {sweep && (
         <div className="sweep-verdict">
@@ -90,7 +91,7 @@ function heldWords({ setup }: SweepCheck): string {
 
 /** The push in plain words, with newtons beside. */
 function Push({ direction, profile, posts }: Pick<Props, 'direction' | 'profile' | 'posts'>) {
-  if (direction.margin < -1e-6) return <p className={styles.big}>Top is already falling that way.</p>;
+  if (direction.margin < -1e-6) return <p className={styles.big}>{say.topAlreadyFallingWay}</p>;
   if (direction.margin <= 0) {
     const fall = profile.directions.reduce((a, b) => (b.margin < a.margin ? b : a));
     return (
@@ -111,7 +112,7 @@ function Push({ direction, profile, posts }: Pick<Props, 'direction' | 'profile'
         <dt>lift over it</dt>
         <dd>{direction.energy.toFixed(0)} J</dd>
       </dl>
-      {direction.slides && <p className="hazard">Push higher: this low, top slides before tipping.</p>}
+      {direction.slides && <p className="hazard">{say.pushHigherLowTop}</p>}
     </>
   );
 }

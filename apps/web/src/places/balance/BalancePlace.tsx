@@ -17,6 +17,7 @@ import { type BalanceState, profileOf, STARTING, stateOfSweep } from './balanceS
 import { MatView } from './MatView.tsx';
 import { StandControls } from './StandControls.tsx';
 import { SweepPicture } from './SweepPicture.tsx';
+import { say } from './words.ts';
 
 /** Which way does top fall, and which post is still free? Opened from a sweep, or set by hand. */
 export function BalancePlace() {
@@ -62,7 +63,7 @@ export function BalancePlace() {
           hideLabel
           value={move?.id ?? ''}
           choices={[
-            { value: '', name: 'No sweep: set by hand' },
+            { value: '', name: say.noSweepSetHand },
             ...sweeps.map(({ id, name, position: from }) => ({
               value: id,
               name,
@@ -101,13 +102,13 @@ export function BalancePlace() {
       </header>
       <div className={styles['balance-body']}>
         <StandControls state={state} onChange={change} />
-        <section className={styles['balance-mat']} aria-label="The mat from above">
+        <section className={styles['balance-mat']} aria-label={say.matAbove}>
           <div className={beside ? `${styles.mats} beside` : styles.mats}>
             <MatView
               profile={profile}
               degrees={direction.degrees}
               sweep={move?.direction}
-              label="Top from above on the mat"
+              label={say.topAboveMat}
               onDegrees={(degrees) => change({ degrees })}
               onLean={([x, y]) =>
                 setState((old) => ({ ...old, shift: [old.shift[0] + x, old.shift[1] + y] }))
@@ -118,7 +119,7 @@ export function BalancePlace() {
           <input
             type="range"
             className="form-range"
-            aria-label="Direction of the push, in degrees"
+            aria-label={say.directionPushDegrees}
             min={0}
             max={345}
             step={15}
@@ -150,7 +151,7 @@ function Beside({ state, degrees, onTake }: { state: BalanceState; degrees: numb
   const direction = profile.directions.find((other) => other.degrees === degrees) ?? profile.directions[0]!;
   return (
     <figure className="mb-0">
-      <MatView profile={profile} degrees={degrees} label="The stance to compare with" />
+      <MatView profile={profile} degrees={degrees} label={say.stanceCompare} />
       <figcaption className="small">
         Compared with: {STANCES[state.stance].name},{' '}
         {direction.margin <= 0 ? 'falling that way' : `about ${Math.round(direction.force / GRAVITY)} kg`}

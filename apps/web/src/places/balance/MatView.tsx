@@ -2,6 +2,7 @@ import { heading, type Point, type TippingProfile, weakestArc } from '@aftersqua
 import { contactName } from '@aftersquall/core/body';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import styles from './balance.module.scss';
+import { say as texts } from './words.ts';
 
 interface Props {
   profile: TippingProfile;
@@ -169,7 +170,7 @@ export function MatView({ profile, degrees, sweep, label, onDegrees, onLean }: P
         {...(onLean && {
           role: 'button',
           tabIndex: 0,
-          'aria-label': 'Centre of mass: drag it, or lean top with the arrow keys',
+          'aria-label': texts.centreMassDragLean,
           onKeyDown,
           onPointerDown: (event: PointerEvent<SVGGElement>) => {
             dragged.current = at(event);

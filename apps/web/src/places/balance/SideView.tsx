@@ -1,5 +1,6 @@
 import { heading, type ProfileDirection, type TippingProfile } from '@aftersquall/core/balance';
 import styles from './balance.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   profile: TippingProfile;
@@ -29,7 +30,7 @@ export function SideView({ profile, direction, pushHeight }: Props) {
       className={styles['side-view']}
       viewBox="-120 -185 240 205"
       role="img"
-      aria-label="Top from the side, the push going right"
+      aria-label={say.topSidePushGoing}
     >
       <path className={styles.floor} d="M-120 0H120" />
       {LINKS.map((link) => (

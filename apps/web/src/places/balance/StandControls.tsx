@@ -13,6 +13,7 @@ import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import styles from './balance.module.scss';
 import { type BalanceState, POSTS, type PostState, type PushAt } from './balanceState.ts';
+import { say } from './words.ts';
 
 interface Props {
   state: BalanceState;
@@ -78,7 +79,7 @@ export function StandControls({ state, onChange }: Props) {
         ]}
         onChange={(pushAt) => onChange({ pushAt })}
       />
-      <p className="soft small mb-0">Balance at rest. Speed, timing and friction are left out.</p>
+      <p className="soft small mb-0">{say.balanceRestSpeedTiming}</p>
     </section>
   );
 }

@@ -4,6 +4,7 @@ import { viewAcross } from '@aftersquall/core/pose';
 import { useMemo } from 'react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import styles from './balance.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   position: Position;
@@ -20,7 +21,7 @@ export function SweepPicture({ position, move, reaction, degrees }: Props) {
     [position, move, reaction],
   );
   return (
-    <figure className={styles['sweep-picture']} aria-label="Both bodies, the push going right">
+    <figure className={styles['sweep-picture']} aria-label={say.bothBodiesPushGoing}>
       <PositionPicture position={moment} kind="large" width={250} view={viewAcross(moment, degrees)} />
     </figure>
   );

@@ -6,6 +6,7 @@ import { useMemo, useState } from 'react';
 import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
 import { searchNames } from '../../components/searchNames.ts';
 import styles from './lessons.module.scss';
+import { say } from './words.ts';
 
 interface Addable {
   key: string;
@@ -102,8 +103,8 @@ export function AddBlock({ map, busy, onAdd }: Props) {
         focused
         id="addable"
         label="What to add"
-        listLabel="What you can add"
-        placeholder="Move, answer, movement, or a position for a game"
+        listLabel={say.whatCanAdd}
+        placeholder={say.moveAnswerMovementPosition}
         typed={typed}
         onType={setTyped}
         choices={found}

@@ -1,4 +1,5 @@
 import type { BarredBlock } from '@aftersquall/core/lesson';
+import { say } from './words.ts';
 
 interface Props {
   barred: readonly BarredBlock[];
@@ -18,7 +19,7 @@ export function Barred({ barred, rules, onOpen }: Props) {
             {block.title}
           </button>{' '}
           {tags.map((tag) => tag.replaceAll('-', ' ')).join(', ')}: against {rules}.{' '}
-          {override ? `Allowed anyway: ${override}` : 'Remove it, or write why you allow it.'}
+          {override ? `Allowed anyway: ${override}` : say.removeWriteWhyAllow}
         </p>
       ))}
     </div>

@@ -39,6 +39,7 @@ import { HoldScoreView } from '../../components/score/HoldScoreView.tsx';
 import { TakeOut } from '../../components/TakeOut.tsx';
 import { useKnownClub } from '../../store/useClub.ts';
 import styles from './lessons.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   /** What the rules of the class bar of it. */
@@ -119,11 +120,7 @@ export function BlockPane({
             A works with B, B with C, C with A: one waits {clock(shift)} at a time.
           </p>
         )}
-        {turns === 2 && plan.people % 2 === 1 && (
-          <p className="soft small mb-1">
-            One group of three: two work, the third counts faults. They change every turn.
-          </p>
-        )}
+        {turns === 2 && plan.people % 2 === 1 && <p className="soft small mb-1">{say.oneGroupThreeTwo}</p>}
         {isDrilled(block) && <Drilled block={block} plan={plan} onChange={onChange} />}
         {isPlayed(block) && <Played block={block} onChange={onChange} />}
         {block.kind === 'move' && block.form === 'line' && (
@@ -141,7 +138,7 @@ export function BlockPane({
         )}
         {barred && block.kind !== 'move' && (
           <SavedField
-            label="Against this class’s rules. Reason for doing it anyway:"
+            label={say.againstClasssRulesReason}
             value={barred.override}
             onSave={(override) => onChange({ ...block, override: override.trim() } as Block)}
           />
@@ -217,20 +214,20 @@ function Words({ block, onChange }: { block: Block; onChange: (block: Block) => 
   return (
     <div className={styles.words}>
       {field('Said', 'text')}
-      {field('How it is done', 'how')}
+      {field(say.howDone, 'how')}
       {field('How much', 'dose')}
       {field('Partner', 'partner')}
       {field('Start', 'start')}
       {field('Bottom', 'bottom')}
       {field('Cue', 'cue')}
       {field(told && block.start ? 'Coach calls' : 'Top', 'top')}
-      {field('What keeps both safe', 'safe')}
+      {field(say.whatKeepsBothSafe, 'safe')}
       {field('How top falls', 'falling')}
       {field('Look for', 'lookFor')}
       {field('Luck or skill?', 'luck')}
       {field('Limit', 'limit')}
       {field('What ends it', 'ends')}
-      {field('How it begins again', 'restart')}
+      {field(say.howBeginsAgain, 'restart')}
       {field('Note', 'note')}
     </div>
   );

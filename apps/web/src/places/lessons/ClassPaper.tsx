@@ -19,13 +19,14 @@ import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { HoldScoreView } from '../../components/score/HoldScoreView.tsx';
 import { BlockWords, Head } from './BlockWords.tsx';
 import styles from './classPaper.module.scss';
+import { say } from './words.ts';
 
 /** What can be had of a class on paper. */
 export const PAPERS = {
   sheet: 'Class sheet',
   wall: 'Wall sheet',
   assistant: 'Assistant’s sheet',
-  handout: 'Handout for the pocket',
+  handout: say.handoutPocket,
   scores: 'Hold scores',
 } as const;
 export type Paper = keyof typeof PAPERS;
@@ -56,13 +57,10 @@ export function ClassPaper({ plan, map, paper, barred }: Props) {
         (map && plan.lesson ? (
           <Handout map={map} lesson={plan.lesson} leftOver={plan.leftOver} />
         ) : (
-          <p>A review has no handout: it teaches nothing new.</p>
+          <p>{say.reviewHasNoHandout}</p>
         ))}
       {paper === 'scores' && map && <Scores map={map} plan={plan} />}
-      <footer>
-        Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what
-        may be done; joint attacks and strangles are finished slowly and released at the tap.
-      </footer>
+      <footer>{say.practiseUnderQualifiedCoach}</footer>
     </article>
   );
 }
@@ -191,7 +189,7 @@ function Handout({ map, lesson, leftOver }: { map: GuardMap; lesson: Lesson; lef
     .map((id) => ({
       move: id,
       name: index.move.get(id)?.name ?? id,
-      why: 'There was no time for it today.',
+      why: say.thereNoTimeToday,
     }));
   return (
     <section className={styles.handout} aria-label="Handout">

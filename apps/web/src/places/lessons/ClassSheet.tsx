@@ -62,6 +62,7 @@ import styles from './lessons.module.scss';
 import { PrintChoice } from './PrintChoice.tsx';
 import { requestOf } from './request.ts';
 import { TimeLine } from './TimeLine.tsx';
+import { say } from './words.ts';
 
 const WATER: Block = { kind: 'rest', id: 'rest', title: 'Water', note: '', why: '', seconds: 60 };
 
@@ -72,7 +73,7 @@ const wantedOf = (asked: string): Wanted[] =>
     return id ? [{ kind, id } as Wanted] : [];
   });
 
-const CHOOSE_LATER = 'This class was chosen with counted results. Wait until they are loaded.';
+const CHOOSE_LATER = say.classChosenCountedResults;
 
 interface Props {
   plan: ClassPlan;
@@ -351,13 +352,13 @@ function Changed({ map, plan, onRenew }: { map: GuardMap; plan: ClassPlan; onRen
     <div className="notice mb-2" role="note">
       {gone.length > 0 && (
         <p className="mb-1">
-          No longer in the map: {[...new Set(gone.map(({ was }) => was.move))].join(', ')}. You can still run
-          the class as it is.
+          {say.noLongerMap} {[...new Set(gone.map(({ was }) => was.move))].join(', ')}. You can still run the
+          class as it is.
         </p>
       )}
       {other.length > 0 && (
         <p className="mb-0">
-          The map has changed since then:{' '}
+          {say.mapHasChangedSince}{' '}
           {[...new Set(other.map(({ was, now }) => now!.move || was.move))].join(', ')}.{' '}
           <button type="button" className="chip" onClick={onRenew}>
             update it from the map

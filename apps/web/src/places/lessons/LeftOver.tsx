@@ -3,9 +3,9 @@ import { type RoomNeeded, roomNeeded } from '@aftersquall/core/lesson';
 import { type ClassPlan, type GuardMap, indexMap } from '@aftersquall/core/model';
 import { useEffect, useState } from 'react';
 import { clock } from '../../components/clock.ts';
-
 import { thePlanner } from '../../workers/planner.ts';
 import { requestOf } from './request.ts';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -54,9 +54,9 @@ export function LeftOver({ map, plan, ids, onAdd }: Props) {
 /** Why there is no room, and what would make it, as a sentence or two. */
 function roomWords({ seconds, short, minutes, instead }: RoomNeeded): string {
   const takes = `It takes ${clock(seconds)}`;
-  if (short === 0) return `${takes}, and the class has that much time free now.`;
+  if (short === 0) return say.classHasMuchTime(takes);
   const out = instead ? `, or remove “${instead.title}”` : '';
-  return `${takes}; you lack ${clock(short)}. Make the class ${minutes} minutes${out}.`;
+  return say.lackMakeClassMinutes(takes, clock(short), minutes, out);
 }
 
 /** What each of the first of these would need as a block of this class, worked out away from the screen. */

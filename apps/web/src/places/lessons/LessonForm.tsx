@@ -23,6 +23,7 @@ import styles from './lessons.module.scss';
 import { Proposals } from './Proposals.tsx';
 import type { AskedLesson } from './request.ts';
 import { useProposals } from './useProposals.ts';
+import { say } from './words.ts';
 
 const LessonGoal = z.object({
   minutes: wholeNumber(5, 240, 'minutes'),
@@ -34,9 +35,9 @@ const CHAIN = 'chain:';
 
 const LEVELS = ['novice', 'intermediate', 'expert'] as const;
 const METHOD_WORDS = {
-  'reps-first': 'Reps first: each link by itself, then in a row, rounds last',
-  mixed: 'Mixed: reps, then choices, then a task',
-  'games-first': 'Task first: few words, reps for what broke in it, the task again',
+  'reps-first': say.repsFirstEachLink,
+  mixed: say.mixedRepsThenChoices,
+  'games-first': say.taskFirstFewWords,
 } as const;
 
 interface Props {
@@ -132,7 +133,7 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
               label="Starts from"
               value={chain ? asked : root}
               choices={[
-                { value: '', name: 'What would help most' },
+                { value: '', name: say.whatWouldHelpMost },
                 ...map.chains.map(({ id, name }) => ({
                   value: CHAIN + id,
                   name,
@@ -193,9 +194,7 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
           <button type="submit" className="btn btn-now" disabled={roots.length === 0 || isSubmitting}>
             {isSubmitting ? 'Choosing…' : 'Make the class'}
           </button>
-          {roots.length === 0 && (
-            <span>The map has no moves yet. Write some in the Map, then plan a class from them.</span>
-          )}
+          {roots.length === 0 && <span>{say.mapHasNoMoves}</span>}
         </div>
       </details>
       {trouble && (
@@ -213,5 +212,5 @@ function beginningWords({ known, returns, faults }: Beginning): string {
   const moves = `${returns.length} ${returns.length === 1 ? 'answer' : 'answers'}, if there is time`;
   const back =
     returns.length === 0 ? 'nothing is fading' : `then what was not reached or is fading (${moves})`;
-  return `${first}, ${back}. They already know ${known.length} moves.`;
+  return say.alreadyKnowMoves(first, back, known.length);
 }

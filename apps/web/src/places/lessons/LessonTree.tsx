@@ -18,6 +18,7 @@ import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { ShortName } from '../../components/ShortName.tsx';
 import styles from './lessonTree.module.scss';
 import { OtherThemes } from './OtherThemes.tsx';
+import { say } from './words.ts';
 
 /** More known moves than this are folded away. */
 const FEW = 4;
@@ -50,7 +51,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
       key={id}
       type="button"
       className="chip"
-      title="Choose again by itself"
+      title={say.chooseAgainItself}
       onClick={() =>
         onChange({
           known: lesson.known.filter((one) => one !== id),
@@ -70,7 +71,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
         {aim && <b>{aim}</b>}{' '}
         <small className="soft">
           {lesson.value - lesson.before >= TOLD &&
-            `This class brings ${signedPoints(lesson.value - lesson.before)} points a round from here.`}
+            say.classBringsPointsRound(signedPoints(lesson.value - lesson.before))}
           {lesson.figures && ` ${FIGURES_SENTENCE[lesson.figures]}`}
           {rules && ` By ${rules}; the event’s current rule book decides.`}
         </small>
@@ -106,7 +107,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
         ))}
       </ol>
       {lesson.chain ? (
-        <div className="chip-field" role="group" aria-label="The chain it goes along">
+        <div className="chip-field" role="group" aria-label={say.chainGoesAlong}>
           <button
             type="button"
             className="chip"
@@ -203,7 +204,7 @@ function StepCard({ number, map, step, blocks, plan, pinned, onPin, onKnown, onO
         <IconButton bare label={`They know it: ${step.name}`} title="They know it" onClick={onKnown}>
           <Check size={15} aria-hidden />
         </IconButton>
-        <IconButton bare label={`Leave out ${step.name}`} title="Not in this class" onClick={onOut}>
+        <IconButton bare label={`Leave out ${step.name}`} title={say.notClass} onClick={onOut}>
           <X size={15} aria-hidden />
         </IconButton>
       </footer>

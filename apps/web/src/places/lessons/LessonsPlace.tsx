@@ -35,6 +35,7 @@ import { LessonForm } from './LessonForm.tsx';
 import styles from './lessons.module.scss';
 import { ReviewForm } from './ReviewForm.tsx';
 import type { AskedLesson, Goal, ReviewRequest } from './request.ts';
+import { say } from './words.ts';
 
 /** Classes: the saved ones on the left, the one at hand on the right; a new one is a lesson from one place, or a review. */
 export function LessonsPlace() {
@@ -86,7 +87,7 @@ export function LessonsPlace() {
     setNote(planned);
     dispatch(startGoal());
     if (planned.unplayable.length > 0) {
-      const text = `Left out ${planned.unplayable.length} answers of ${goal.name}: they are not played ${request.apparel}.`;
+      const text = say.leftOutAnswersNot(planned.unplayable.length, goal.name, request.apparel);
       dispatch(notify({ text }));
     }
     navigate(classAddress(made.id));
@@ -194,7 +195,7 @@ export function LessonsPlace() {
           {!classId ? (
             <>
               <ChoiceToggle
-                label="What kind of class"
+                label={say.whatKindClass}
                 value={asReview ? 'review' : 'lesson'}
                 choices={[
                   ['lesson', 'A lesson'],
@@ -227,13 +228,7 @@ export function LessonsPlace() {
               onRemove={remove}
             />
           ) : (
-            open?.state === 'missing' && (
-              <p>
-                {open.online
-                  ? 'This class was removed.'
-                  : 'The server does not answer, and this device has no copy of the class yet.'}
-              </p>
-            )
+            open?.state === 'missing' && <p>{open.online ? say.classRemoved : say.serverDoesNotAnswer}</p>
           )}
         </div>
       </div>

@@ -8,11 +8,12 @@ import { classAddress } from '../../components/addresses.ts';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import type { DatedClass } from '../../store/classHead.ts';
 import styles from './proposals.module.scss';
+import { say } from './words.ts';
 
 const FROM_WORDS = {
-  log: 'What the Log asks for',
-  before: 'Where you left off',
-  map: 'What the map asks for',
+  log: say.whatLogAsks,
+  before: say.whereLeftOff,
+  map: say.whatMapAsks,
 } satisfies Record<Proposal['from'], string>;
 
 interface Props {
@@ -36,7 +37,7 @@ export function Proposals({ map, proposals, planned, most, busy, onTake }: Props
       {planned && (
         <Card
           title={planned.name}
-          from="Next in the term"
+          from={say.nextTerm}
           picture={root && <PositionPicture position={root} width={250} />}
           aim={
             planned.lesson && `It teaches ${joinWords(planned.lesson.steps.map(({ name }) => `“${name}”`))}.`

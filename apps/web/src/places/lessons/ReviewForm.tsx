@@ -14,6 +14,7 @@ import { GoalField, wholeNumber } from './GoalField.tsx';
 import { GoalNumbers } from './GoalNumbers.tsx';
 import styles from './lessons.module.scss';
 import type { Goal, ReviewRequest } from './request.ts';
+import { say as texts } from './words.ts';
 
 const GoalSchema = z.object({
   name: z.string().trim().max(120, 'at most 120 characters'),
@@ -88,7 +89,7 @@ export function ReviewForm({ map, onBuild }: Props) {
 
   return (
     <Form onSubmit={build} noValidate className={styles['goal-form']} aria-label="New class">
-      <h2>What do you want to go through again?</h2>
+      <h2>{texts.whatDoWantGo}</h2>
       <div className={styles['goal-line']}>
         <GoalField
           label="Name"
@@ -124,13 +125,11 @@ export function ReviewForm({ map, onBuild }: Props) {
         </button>
         <span className="soft">
           {chosen.size === 0
-            ? 'Choose a system, or answers below.'
+            ? texts.chooseSystemAnswersBelow
             : `${chosen.size} ${chosen.size === 1 ? 'answer' : 'answers'} to cover`}
         </span>
       </div>
-      {positions.length === 0 && (
-        <p>The map has no answers yet. Write some in the Map, then plan a class from them.</p>
-      )}
+      {positions.length === 0 && <p>{texts.mapHasNoAnswers}</p>}
       <div className={styles['goal-positions']}>
         {positions.map(({ position, exchanges }) => (
           <PositionGoals

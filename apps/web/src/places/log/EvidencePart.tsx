@@ -6,6 +6,7 @@ import { keepAndSend } from '../../store/records/records.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import styles from './log.module.scss';
 import { type LogPartProps, lineOf, percent } from './logPart.ts';
+import { say } from './words.ts';
 
 const AT_FIRST = 40;
 
@@ -36,16 +37,11 @@ export function EvidencePart({ map, practice, date, again, athlete }: LogPartPro
     );
     again();
   };
-  if (rows.length === 0)
-    return (
-      <p className={styles.empty}>
-        Nobody tried anything against resistance in this period. Reps with a helping partner do not count.
-      </p>
-    );
+  if (rows.length === 0) return <p className={styles.empty}>{say.nobodyTriedAnythingAgainst}</p>;
   return (
     <>
       {athlete ? (
-        <p className="soft">These are one athlete’s tries. The map uses those of the whole group.</p>
+        <p className="soft">{say.theseOneAthletesTries}</p>
       ) : (
         <p>
           <button
@@ -56,7 +52,7 @@ export function EvidencePart({ map, practice, date, again, athlete }: LogPartPro
           >
             Use the counted results for all {open.length}
           </button>{' '}
-          <span className="soft">You can undo it. Your guess counts as six tries.</span>
+          <span className="soft">{say.canUndoGuessCounts}</span>
         </p>
       )}
       <table className={styles.table}>
@@ -97,7 +93,7 @@ export function EvidencePart({ map, practice, date, again, athlete }: LogPartPro
                   <button
                     type="button"
                     className="btn btn-sm btn-plain"
-                    aria-label={`Use the counted results for ${lineOf(row)}`}
+                    aria-label={say.useCountedResults(lineOf(row))}
                     onClick={() => void take([row])}
                   >
                     take

@@ -4,6 +4,7 @@ import { matchSorter } from 'match-sorter';
 import { useMemo, useState } from 'react';
 import { ChoiceSearch } from '../../components/ChoiceSearch.tsx';
 import styles from './log.module.scss';
+import { say } from './words.ts';
 
 /** So many faults are offered. */
 const MAX_FAULTS_OFFERED = 7;
@@ -19,8 +20,8 @@ export function FaultForm({ map, onFault }: { map: GuardMap; onFault: (fault: Se
     <div className={styles.try}>
       <ChoiceSearch
         id="seen-faults"
-        label="A fault you saw"
-        listLabel="Faults of the map"
+        label={say.faultSaw}
+        listLabel={say.faultsMap}
         placeholder="what went wrong, or in which move"
         typed={typed}
         onType={setTyped}

@@ -5,6 +5,7 @@ import { Line } from '../../theme/lineChart.ts';
 import { useChartColours } from '../../theme/useChartColours.ts';
 import styles from './log.module.scss';
 import type { LogPartProps } from './logPart.ts';
+import { say } from './words.ts';
 
 const LINES = 4;
 const DASHES = [[], [7, 4], [2, 3], [10, 3, 2, 3]];
@@ -16,8 +17,7 @@ export function FaultsPart({ practice, date }: LogPartProps) {
   const last = practice.sessions.at(-1)?.date ?? date;
   const weeks = useMemo(() => weeksBetween(first, last), [first, last]);
   const trends = useMemo(() => faultTrends(practice, weeks), [practice, weeks]);
-  if (trends.length === 0)
-    return <p className={styles.empty}>No faults in this period. One tap on the Mat counts one.</p>;
+  if (trends.length === 0) return <p className={styles.empty}>{say.noFaultsPeriodOne}</p>;
   const shown = [...trends].sort((a, b) => b.total - a.total).slice(0, LINES);
   const colours = [top, own, ink, top];
   return (

@@ -4,6 +4,7 @@ import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { keepAndSend } from '../../store/records/records.ts';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -54,7 +55,7 @@ export function ImportTrials({ map, athletes, onKept }: Props) {
                 </ul>
               </>
             ) : (
-              <p>All lines read. Tries you sent before are not counted twice.</p>
+              <p>{say.allLinesReadTries}</p>
             )}
           </Modal.Body>
           <Modal.Footer>

@@ -6,6 +6,7 @@ import { keepAndSend } from '../../store/records/records.ts';
 import { useKnownClub } from '../../store/useClub.ts';
 import styles from './log.module.scss';
 import { type LogPartProps, lineOf, percent } from './logPart.ts';
+import { say } from './words.ts';
 
 /** What was taught when, how often, and how much of it is still there; graded in the coach's words. */
 export function KeptPart({ map, practice, date, again, athlete }: LogPartProps) {
@@ -29,7 +30,7 @@ export function KeptPart({ map, practice, date, again, athlete }: LogPartProps) 
     ]);
     again();
   };
-  if (kept.length === 0) return <p className={styles.empty}>Nothing was taught in this period.</p>;
+  if (kept.length === 0) return <p className={styles.empty}>{say.nothingTaughtPeriod}</p>;
   return (
     <>
       <p className="soft">

@@ -24,6 +24,7 @@ import styles from './log.module.scss';
 import { NextPart } from './NextPart.tsx';
 import { RecallPart } from './RecallPart.tsx';
 import { SessionsPart } from './SessionsPart.tsx';
+import { say } from './words.ts';
 
 const PARTS = [
   ['next', 'Next class'],
@@ -100,7 +101,7 @@ export function LogPlace() {
       <header className="place-bar">
         <h1>Log</h1>
         <ChoiceToggle
-          label="Part of the log"
+          label={say.partLog}
           value={part}
           choices={PARTS}
           onChange={(next) => set({ part: next === 'next' ? undefined : next, session: undefined })}
@@ -172,9 +173,8 @@ export function LogPlace() {
         )}
         {shared && practice && practice.sessions.length === 0 && part !== 'recall' && (
           <p className={styles.empty}>
-            No records in this period. <Link to={matAddress()}>Run a class on the Mat</Link>, or begin a
-            record under <Link to={`${logAddress}?part=sessions`}>Sessions</Link>. What you count there
-            appears here.
+            {say.noRecordsPeriod} <Link to={matAddress()}>Run a class on the Mat</Link>, or begin a record
+            under <Link to={`${logAddress}?part=sessions`}>Sessions</Link>. What you count there appears here.
           </p>
         )}
         {shared && part === 'next' && shared.practice.sessions.length > 0 && <NextPart {...shared} />}

@@ -9,6 +9,7 @@ import { useHeld } from '../../store/records/useHeld.ts';
 import { useDatedClasses } from '../../store/useDatedClasses.ts';
 import styles from './log.module.scss';
 import { type LogPartProps, lineOf, percent } from './logPart.ts';
+import { say } from './words.ts';
 
 const NONE: DatedClass[] = [];
 
@@ -28,10 +29,7 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps) {
   const coming = nextOf(classes, isRecorded);
   return (
     <div className={styles.next}>
-      <Box
-        title={athlete ? 'Not reached, the whole group' : 'Not reached'}
-        none="The last class reached everything."
-      >
+      <Box title={athlete ? say.notReachedWholeGroup : 'Not reached'} none={say.lastClassReachedEverything}>
         {next.carried.map((one) => (
           <li key={one.exchange}>
             <b>{one.move}</b>
@@ -42,7 +40,7 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps) {
           </li>
         ))}
       </Box>
-      <Box title={athlete ? 'Fix first, the whole group' : 'Fix first'} none="No faults counted lately.">
+      <Box title={athlete ? say.fixFirstWholeGroup : 'Fix first'} none={say.noFaultsCountedLately}>
         {next.faults.map(({ of, id, name, fault, counts, total, falsePositive }) => (
           <li key={`${of} ${id} ${fault}`}>
             <b>
@@ -66,7 +64,7 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps) {
           </li>
         ))}
       </Box>
-      <Box title="Needs tries" none="Nobody tried anything against resistance yet.">
+      <Box title="Needs tries" none={say.nobodyTriedAnythingAgainst2}>
         {next.thin.map((one) => (
           <li key={one.exchange.id}>
             <b>{lineOf(one)}</b>

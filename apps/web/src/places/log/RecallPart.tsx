@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { recallAddress } from '../../components/addresses.ts';
 import styles from './log.module.scss';
 import { type LogPartProps, percent } from './logPart.ts';
+import { say } from './words.ts';
 
 /** The athletes' quiz: a link for every group, and what they know. */
 export function RecallPart({ map, practice, club }: LogPartProps & { club: Club | undefined }) {
@@ -12,10 +13,7 @@ export function RecallPart({ map, practice, club }: LogPartProps & { club: Club 
     list.reduce((all, one) => all + one[key], 0);
   return (
     <>
-      <p>
-        Ten pictures in three minutes, on any screen. A nickname is enough. It shows what they know, never how
-        well they do it.
-      </p>
+      <p>{say.tenPicturesThreeMinutes}</p>
       <ul>
         {(club?.groups ?? []).map(({ id, name }) => (
           <li key={id}>

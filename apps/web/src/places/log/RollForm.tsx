@@ -10,6 +10,7 @@ import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import styles from './log.module.scss';
 import { lineOf } from './logPart.ts';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -58,7 +59,7 @@ export function RollForm({ map, session, trial, onTries }: Props) {
   return (
     <div className={styles.roll}>
       <LinesEditor
-        label="A roll, line by line"
+        label={say.rollLineLine}
         map={map}
         text={text}
         errors={read.errors}
@@ -68,7 +69,7 @@ export function RollForm({ map, session, trial, onTries }: Props) {
       <div aria-live="polite">
         <LineTrouble errors={read.errors} />
         {read.tries.length > 0 && (
-          <ul className="list-unstyled mb-1" aria-label="Tries in this roll">
+          <ul className="list-unstyled mb-1" aria-label={say.triesRoll}>
             {read.tries.map(({ line, exchange, worked }) => (
               <li key={line}>
                 <b className={worked ? 'own' : 'top'}>{worked ? 'worked' : 'not'}</b>{' '}

@@ -20,6 +20,7 @@ import styles from './log.module.scss';
 import { lineOf } from './logPart.ts';
 import { SessionBlocks } from './SessionBlocks.tsx';
 import { TryForm } from './TryForm.tsx';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -46,7 +47,7 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
   if (gone)
     return (
       <p className={styles.sheet}>
-        This record was undone.{' '}
+        {say.recordUndone}{' '}
         <button
           type="button"
           className="chip"
@@ -56,8 +57,7 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
         </button>
       </p>
     );
-  if (!head)
-    return <p className="soft">{data ? 'The server does not have it yet.' : 'Opening the record…'}</p>;
+  if (!head) return <p className="soft">{data ? say.serverDoesNotHave : 'Opening the record…'}</p>;
   const at = { map: map.id, session, date: head.date };
   const takeBack = (record: PracticeRecord) => keep([newRecord(at, { kind: 'void', voids: record.key })]);
   const present = athletesOf(head, recordsOf(records, 'attended'));
@@ -65,7 +65,7 @@ export function SessionSheet({ map, session, club, onClub, onKept }: Props) {
   const flip = ({ id, alias }: { id: string; alias: string }, there: boolean) =>
     void keep([newRecord(at, { kind: 'attended', athlete: { id, alias }, there })]);
   return (
-    <section className={styles.sheet} aria-label="Record of the class">
+    <section className={styles.sheet} aria-label={say.recordClass}>
       <h2>
         {head.name} <small className="soft">{head.date}</small>
       </h2>
@@ -176,7 +176,7 @@ function NoteForm({ onNote }: { onNote: (text: string) => void }) {
     <form onSubmit={submit} className={styles.try}>
       <input
         className="form-control"
-        aria-label="A note on the class"
+        aria-label={say.noteClass}
         placeholder="what you want to remember"
         value={text}
         maxLength={2000}

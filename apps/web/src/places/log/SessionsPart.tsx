@@ -8,6 +8,7 @@ import { keepAndSend } from '../../store/records/records.ts';
 import styles from './log.module.scss';
 import type { LogPartProps } from './logPart.ts';
 import { SessionSheet } from './SessionSheet.tsx';
+import { say } from './words.ts';
 
 interface Props extends LogPartProps {
   club: Club | undefined;
@@ -60,9 +61,7 @@ export function SessionsPart({ map, practice, date, again, club, onClub, open, o
                   {one.trials > 0 && ` · ${one.trials} tries`}
                   {one.faults > 0 && ` · ${one.faults} faults`}
                 </span>
-                {one.twice && (
-                  <span className="hazard small">Two tablets ran this class. Both records are kept.</span>
-                )}
+                {one.twice && <span className="hazard small">{say.twoTabletsRanClass}</span>}
               </button>
             </li>
           ))}
@@ -71,7 +70,7 @@ export function SessionsPart({ map, practice, date, again, club, onClub, open, o
       {open ? (
         <SessionSheet key={open} map={map} session={open} club={club} onClub={onClub} onKept={again} />
       ) : (
-        <p className="soft">Pick a class to finish its record.</p>
+        <p className="soft">{say.pickClassFinishRecord}</p>
       )}
     </div>
   );

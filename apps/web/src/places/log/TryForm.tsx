@@ -10,6 +10,7 @@ import { device } from '../../device/device.ts';
 import styles from './log.module.scss';
 import { lineOf } from './logPart.ts';
 import { RollForm, rollDraft, type Trial } from './RollForm.tsx';
+import { say } from './words.ts';
 
 /** So many answers are offered. */
 const MAX_ANSWERS_OFFERED = 7;
@@ -68,7 +69,7 @@ export function TryForm({ map, club, present, session, onTries }: Props) {
             focused={another}
             id="tries"
             label="What was tried"
-            listLabel="Answers of the map"
+            listLabel={say.answersMap}
             placeholder="position: move | what top did"
             typed={typed}
             onType={setTyped}

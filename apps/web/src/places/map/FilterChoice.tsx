@@ -6,6 +6,7 @@ import { useLayer } from '../../components/useLayer.ts';
 import { useAppSelector } from '../../store/store.ts';
 import styles from './map.module.scss';
 import type { useView } from './useView.ts';
+import { say } from './words.ts';
 
 /** What is shown of the map; how many filters are in use stands on the button. */
 export function FilterChoice({ filters, set }: Pick<ReturnType<typeof useView>, 'filters' | 'set'>) {
@@ -49,7 +50,7 @@ export function FilterChoice({ filters, set }: Pick<ReturnType<typeof useView>, 
           />
           <RulesChoice />
           <SelectField
-            label="Systems in the chart"
+            label={say.systemsChart}
             value={filters.folded === undefined ? '' : filters.folded ? 'all' : 'none'}
             choices={[
               { value: '', name: 'automatic' },
@@ -59,7 +60,7 @@ export function FilterChoice({ filters, set }: Pick<ReturnType<typeof useView>, 
             onChange={(fold) => set({ fold })}
           />
           <SelectField
-            label="Failed moves in the chart"
+            label={say.failedMovesChart}
             value={filters.failingFaded ? 'faded' : ''}
             choices={[
               { value: '', name: 'drawn by how often' },

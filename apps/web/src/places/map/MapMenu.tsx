@@ -21,6 +21,7 @@ import { AddFromBook } from './book/AddFromBook.tsx';
 import { BookDialog } from './book/BookDialog.tsx';
 import { exportBook } from './book/exportBook.ts';
 import styles from './map.module.scss';
+import { say } from './words.ts';
 
 type Asking = 'new' | 'copy' | 'rename';
 const TITLES: Record<Asking, string> = {
@@ -75,9 +76,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
     const address = { kind: 'map' as const, id: map.id };
     const gone = await removeDocument({ params: address });
     if (gone.error) return setRefused({ file: map.name, ...refusalOf(gone.error) });
-    dispatch(
-      notify({ text: `Removed the map “${map.name}”. You can give it back for 30 days.`, removed: address }),
-    );
+    dispatch(notify({ text: say.removedMapCanGive(map.name), removed: address }));
     dispatch(forgetDocument(address));
     const next = maps.find(({ id }) => id !== map.id);
     navigate(next ? mapAddress(next.id) : '/');
@@ -103,14 +102,14 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
           <Dropdown.Item onClick={() => setAsking('copy')}>Duplicate this map…</Dropdown.Item>
           <Dropdown.Item onClick={() => setAsking('rename')}>Rename…</Dropdown.Item>
           <Dropdown.Divider />
-          <Dropdown.Item onClick={() => file.current?.click()}>Import a map file…</Dropdown.Item>
+          <Dropdown.Item onClick={() => file.current?.click()}>{say.importMapFile}</Dropdown.Item>
           <Dropdown.Item
             onClick={() => saveFile(`${map.id}.map.json`, printMapFile(map), 'application/json')}
           >
             Export as a map file
           </Dropdown.Item>
-          <Dropdown.Item onClick={() => setAdding(true)}>Add from the book…</Dropdown.Item>
-          <Dropdown.Item onClick={() => bookFile.current?.click()}>Read a guard book…</Dropdown.Item>
+          <Dropdown.Item onClick={() => setAdding(true)}>{say.addBook}</Dropdown.Item>
+          <Dropdown.Item onClick={() => bookFile.current?.click()}>{say.readGuardBook}</Dropdown.Item>
           <Dropdown.Item onClick={() => exportBook(map, 'one file')}>Export as a guard book</Dropdown.Item>
           <Dropdown.Item onClick={() => exportBook(map, 'a file a system')}>
             Export as a guard book, a file a system
@@ -124,7 +123,7 @@ export function MapMenu({ map, system }: { map: GuardMap; system: System | undef
             Export as GraphML
           </Dropdown.Item>
           <Dropdown.Divider />
-          <Dropdown.Item onClick={() => setShowRemoved(true)}>Removed maps and classes…</Dropdown.Item>
+          <Dropdown.Item onClick={() => setShowRemoved(true)}>{say.removedMapsClasses}</Dropdown.Item>
           <Dropdown.Item onClick={() => void remove()}>Remove this map</Dropdown.Item>
         </Dropdown.Menu>
       </Dropdown>

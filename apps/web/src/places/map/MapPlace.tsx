@@ -33,6 +33,7 @@ import { positionOf, type Selection, useSelection } from './selection.ts';
 import { Sheet } from './sheet/Sheet.tsx';
 import { Teaching } from './Teaching.tsx';
 import { type MapPane, shownBy, useView } from './useView.ts';
+import { say } from './words.ts';
 
 const AnswerBoard = lazy(async () => ({ default: (await import('./board/AnswerBoard.tsx')).AnswerBoard }));
 
@@ -41,7 +42,7 @@ const Handbook = lazy(async () => ({ default: (await import('./book/Handbook.tsx
 type Naming = 'position' | 'reaction' | 'system' | 'positions of system';
 const TITLES: Record<'position' | 'reaction', string> = {
   position: 'New position',
-  reaction: 'New reaction: what does top do?',
+  reaction: say.newReactionWhatDoes,
 };
 
 /** The system of a coach: as currents or as an answer board, with what there is to say about it at its sides. */
@@ -112,7 +113,7 @@ export function MapPlace() {
       <header className="place-bar">
         <MapMenu map={map} system={chosen} />
         <ChoiceToggle
-          label="View of the map"
+          label={say.viewMap}
           value={view}
           choices={[
             ['currents', 'Chart'],
@@ -141,7 +142,7 @@ export function MapPlace() {
             type="button"
             className={`btn ${pane === 'lines' ? 'btn-dark' : 'btn-plain'}`}
             aria-pressed={pane === 'lines'}
-            title="The map as lines of text"
+            title={say.mapLinesText}
             onClick={() => flip('lines')}
           >
             <ScrollText size={15} aria-hidden /> Lines
@@ -151,7 +152,7 @@ export function MapPlace() {
             className={`btn ${pane === 'history' ? 'btn-dark' : 'btn-plain'}`}
             aria-pressed={pane === 'history'}
             aria-label="History"
-            title="History: who changed what"
+            title={say.historyWhoChangedWhat}
             onClick={() => flip('history')}
           >
             <History size={15} aria-hidden />

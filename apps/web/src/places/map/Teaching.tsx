@@ -1,4 +1,5 @@
 import { Plus } from 'lucide-react';
+import { say } from './words.ts';
 
 interface TeachingProps {
   filtered: boolean;
@@ -15,23 +16,15 @@ export function Teaching({ filtered, inSystem, unknown, onName, onLines }: Teach
     return (
       <div className="teach flex-grow-1">
         <h1>This map has no such guard system</h1>
-        <p>Somebody removed it, or the address belongs to another map. Choose a system above.</p>
+        <p>{say.somebodyRemovedAddressBelongs}</p>
       </div>
     );
   return (
     <div className="teach flex-grow-1">
-      <h1>
-        {filtered
-          ? inSystem
-            ? 'No position in this system yet'
-            : 'Nothing fits the filters'
-          : 'An empty map'}
-      </h1>
+      <h1>{filtered ? (inSystem ? say.noPositionSystemYet : say.nothingFitsFilters) : 'An empty map'}</h1>
+      <p>{say.startWhereRoundsStart}</p>
       <p>
-        Start where your rounds start. Name the position, say what bottom holds, then what top does about it.
-      </p>
-      <p>
-        Or write it in lines, as you would say it:
+        {say.writeLinesWouldSay}
         <br />
         <code>Knee shield: underhook | crossface -&gt; passed 30% else Knee shield</code>
       </p>

@@ -18,6 +18,7 @@ import { faultsIn, triedIn } from './countable.ts';
 import styles from './counting.module.scss';
 import { dayOf } from './dayOf.ts';
 import type { Run } from './useRun.ts';
+import { say } from './words.ts';
 
 interface Props {
   plan: ClassPlan;
@@ -70,7 +71,7 @@ export function Counting({ plan, map, run, block, records }: Props) {
     endNote('');
   };
   return (
-    <section className={styles.counting} aria-label="Count what you see">
+    <section className={styles.counting} aria-label={say.countWhatSee}>
       {faultsIn(map, plan, block).map((one) => (
         <button
           key={`${one.id} ${one.fault}`}
@@ -117,7 +118,7 @@ export function Counting({ plan, map, run, block, records }: Props) {
             </select>
           )}
           <ChoiceToggle
-            label="How much top resists"
+            label={say.howMuchTopResists}
             value={resistance}
             choices={resistances.map((one) => [one, one] as const)}
             onChange={setResistance}
@@ -132,7 +133,7 @@ export function Counting({ plan, map, run, block, records }: Props) {
       )}
       <form onSubmit={addNote}>
         <input
-          aria-label="A word of note"
+          aria-label={say.wordNote}
           placeholder="a word of note"
           value={note}
           maxLength={400}

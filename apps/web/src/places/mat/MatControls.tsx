@@ -23,6 +23,7 @@ import { loudness, setLoudness } from './bell.ts';
 import styles from './controls.module.scss';
 import type { Run } from './useRun.ts';
 import { WhoIsHere } from './WhoIsHere.tsx';
+import { say } from './words.ts';
 
 interface Props {
   run: Run;
@@ -88,7 +89,7 @@ export function MatControls({ run, counting, onCounting }: Props) {
         <ArrowLeftRight aria-hidden />
       </Control>
       <Control
-        name="Count what you see"
+        name={say.countWhatSee}
         keys="c"
         className={counting ? styles.on : ''}
         aria-pressed={counting}
@@ -99,7 +100,7 @@ export function MatControls({ run, counting, onCounting }: Props) {
       <Control name="Who is here" aria-expanded={open === 'here'} onClick={flip('here')}>
         <Users aria-hidden /> {here.length || ''}
       </Control>
-      <Control name="Go to a block" aria-expanded={open === 'jump'} onClick={flip('jump')}>
+      <Control name={say.goBlock} aria-expanded={open === 'jump'} onClick={flip('jump')}>
         <List aria-hidden />
       </Control>
       <Control
@@ -109,7 +110,7 @@ export function MatControls({ run, counting, onCounting }: Props) {
         {loud === 0 ? <VolumeX aria-hidden /> : <Volume2 aria-hidden opacity={loud < 1 ? 0.6 : 1} />}
       </Control>
       <Control
-        name={hall === 'dim' ? 'For a bright hall' : 'For a dim hall'}
+        name={hall === 'dim' ? say.brightHall : say.dimHall}
         keys="b"
         onClick={() => dispatch(setHall(hall === 'dim' ? 'bright' : 'dim'))}
       >

@@ -8,6 +8,7 @@ import { clock } from '../../components/clock.ts';
 import { dayOf } from './dayOf.ts';
 import styles from './mat.module.scss';
 import type { Run } from './useRun.ts';
+import { say } from './words.ts';
 
 interface Props {
   plan: ClassPlan;
@@ -40,11 +41,11 @@ export function MatEnd({ plan, run, records }: Props) {
           `; ${trials.filter(({ worked }) => worked).length} of ${trials.length} tries worked`}
         .
       </p>
-      {!held && <p>Nothing of this class was done, so nothing counts as taught.</p>}
+      {!held && <p>{say.nothingClassDoneSo}</p>}
       {carried.length > 0 && (
         <>
           <p>
-            <b>Not reached, for next time:</b>
+            <b>{say.notReachedNextTime}</b>
           </p>
           <ul>
             {carried.map(({ block }) => (

@@ -38,6 +38,7 @@ import { useAwake } from './useAwake.ts';
 import { type Run, useRun } from './useRun.ts';
 import { useRunRecords } from './useRunRecords.ts';
 import { useSwipe } from './useSwipe.ts';
+import { say as texts } from './words.ts';
 
 /** The class on the wall: one clock, one task, what comes next. */
 export function MatPlace() {
@@ -46,15 +47,7 @@ export function MatPlace() {
   const session = useDocument('class', classId);
   if (session?.shown) return <Running key={session.shown.id} plan={session.shown} />;
   if (session?.state !== 'missing') return <ChooseClass />;
-  return (
-    <ChooseClass
-      trouble={
-        session.online
-          ? 'This class was removed.'
-          : 'The server does not answer, and this tablet has no copy of the class yet.'
-      }
-    />
-  );
+  return <ChooseClass trouble={session.online ? texts.classRemoved : texts.serverDoesNotAnswer} />;
 }
 
 const isControl = (target: EventTarget | null): boolean =>
@@ -104,7 +97,7 @@ function ChooseClass({ trouble }: { trouble?: string }) {
             </span>
           </Link>
         ))}
-      {classes?.length === 0 && <p>No classes yet. Plan one in Lessons; it then waits here.</p>}
+      {classes?.length === 0 && <p>{texts.noClassesYetPlan}</p>}
     </main>
   );
 }
@@ -194,18 +187,16 @@ function OnTheMat({ run, map }: { run: Run; map: GuardMap | undefined }) {
 
 /** What this tablet keeps, and why. */
 function waitingWords({ waiting, trouble, unkept }: OnTheWay, run: Run): string {
-  if (unkept > 0 || run.unkept) return 'This tablet is full. Keep this page open until the class is over.';
+  if (unkept > 0 || run.unkept) return texts.tabletFullKeepPage;
   if (waiting === 0) return '';
-  return trouble
-    ? `${waiting} saved on this tablet. ${trouble}`
-    : `${waiting} saved on this tablet, waiting for the server`;
+  return trouble ? texts.savedTablet(waiting, trouble) : texts.savedTabletWaitingServer(waiting);
 }
 
 /** The class was edited elsewhere while it runs: it runs on as it began until the coach takes the edited one over. */
 function EditedMeanwhile({ run }: { run: Run }) {
   return (
     <div className={styles.notice} role="status">
-      <span>Somebody changed this class.</span>
+      <span>{texts.somebodyChangedClass}</span>
       <button type="button" onClick={() => run.answerEdited(true)}>
         Use the new plan
       </button>
@@ -236,11 +227,11 @@ function ClockWentBack({ by }: { by: number }) {
   );
 }
 
-const TURN_WORDS = ['', 'Partner A on the bottom', 'Partner B on the bottom', 'Partner C on the bottom'];
+const TURN_WORDS = ['', texts.partnerBottom, texts.partnerBBottom, texts.partnerCBottom];
 /** What the coach shows for a call: as they would, a fist where top does not do it. */
 const FINGERS = ['a fist', 'one finger'];
 /** Who does a movement of two. */
-const MOVING_WORDS = ['', 'Partner A moves', 'Swap: partner B moves'];
+const MOVING_WORDS = ['', 'Partner A moves', texts.swapPartnerBMoves];
 /** Who is neither on the bottom nor on top in a three: each is top for the one before. */
 const SITS_OUT = ['', 'C', 'A', 'B'];
 
@@ -356,7 +347,7 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
           ))}
         {!told && 'hazards' in block && block.hazards.length > 0 && (
           <p className={styles.care}>
-            <Hazards tags={block.hazards} /> Finish slowly. Release at the tap: hand, foot or voice.
+            <Hazards tags={block.hazards} /> {texts.finishSlowlyReleaseTap}
           </p>
         )}
         <p className={styles.next}>

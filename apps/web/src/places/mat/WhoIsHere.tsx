@@ -4,6 +4,7 @@ import { NewAthlete } from '../../components/NewAthlete.tsx';
 import { useClub } from '../../store/useClub.ts';
 import styles from './controls.module.scss';
 import type { Run } from './useRun.ts';
+import { say } from './words.ts';
 
 /** Those of the club who are here, at a tap each; before the class begins it is reckoned for as many. */
 export function WhoIsHere({ run }: { run: Run }) {
@@ -19,7 +20,7 @@ export function WhoIsHere({ run }: { run: Run }) {
     <div className={`${styles.jump} ${styles.here}`} role="group" aria-label="Who is here">
       <b>
         {here.length === 0
-          ? `Nobody is ticked yet. The class is planned for ${run.plan.people}.`
+          ? say.nobodyTickedYetClass(run.plan.people)
           : `${here.length} are here${run.begun ? '' : `, ${clock(run.total)} for them`}.`}
         {odd &&
           (run.plan.people === 3

@@ -28,21 +28,22 @@ import { Worth } from '../../components/Worth.tsx';
 import { useAppSelector } from '../../store/store.ts';
 import { BeforeAfter } from './BeforeAfter.tsx';
 import styles from './read.module.scss';
+import { say as texts } from './words.ts';
 
 const RANK_WORDS: Record<Rank, string> = {
   ready: 'Ready now',
   'one-change': 'One change away',
   'two-changes': 'Two changes away',
-  'not-written': 'No answer written to this',
+  'not-written': texts.noAnswerWritten,
   'not-from-here': 'Not from here',
 };
 
 /** Where a chance comes from, in a word and in a sentence. */
 const BASIS_WORDS = { coach: 'your guess', logged: 'counted', blended: 'guess and count' } as const;
 const BASIS_TITLES = {
-  coach: 'Your guess. Nobody has counted it yet.',
-  logged: 'Counted on the mat',
-  blended: 'Your guess and what was counted',
+  coach: texts.guessNobodyHasCounted,
+  logged: texts.countedMat,
+  blended: texts.guessWhatCounted,
 } as const;
 
 interface Props {
@@ -85,7 +86,7 @@ export function Answers({ map, reading, met, stale, onTake, onMiss, onBecome }: 
     <>
       {reading.conflicts.map(({ words }) => (
         <p key={words} className="hazard mb-1">
-          One limb, two things: {words}. The answers use what is possible.
+          {texts.oneLimbTwoThings} {words}. The answers use what is possible.
         </p>
       ))}
       {reading.broken.length > 0 && (
@@ -108,7 +109,7 @@ export function Answers({ map, reading, met, stale, onTake, onMiss, onBecome }: 
       )}
       {reading.apparel?.available === false && <p className="hazard">{reading.apparel.why}.</p>}
       {reading.becomes && <NowHere there={reading.becomes} onBecome={onBecome} />}
-      {reading.options.length === 0 && <p>You have no moves here yet. Add one in the Map.</p>}
+      {reading.options.length === 0 && <p>{texts.haveNoMovesHere}</p>}
       {barred.length > 0 && (
         <Barred barred={barred} allowed={allowed}>
           {barred.map(card)}
@@ -140,7 +141,7 @@ function NowHere({ there, onBecome }: { there: Nearest; onBecome: Props['onBecom
           Now you are in <b>{position.name}</b>. The answers below are from there.
         </p>
         <button type="button" className="btn btn-sm btn-plain" onClick={() => onBecome(there)}>
-          <ArrowRight size={15} aria-hidden /> What does top do there?
+          <ArrowRight size={15} aria-hidden /> {texts.whatDoesTopDo}
         </button>
       </div>
     </div>
@@ -221,7 +222,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
         </div>
         <div className={styles.odds}>
           {option.chance === undefined || !exchange ? (
-            <div className="chance" title="You have written no answer here">
+            <div className="chance" title={texts.haveWrittenNoAnswer}>
               ?<small>not written</small>
             </div>
           ) : (
@@ -248,7 +249,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
       )}
       {option.dropsKept.length > 0 && (
         <p className={styles.loud}>
-          <TriangleAlert size={15} aria-hidden /> Loses a grip you should keep: {say(option.dropsKept)}.
+          <TriangleAlert size={15} aria-hidden /> {texts.losesGripShouldKeep} {say(option.dropsKept)}.
         </p>
       )}
       <p className={styles['in-a-line']}>
@@ -299,7 +300,9 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
         {option.keeps.length > 0 && <p>Keeps: {say(option.keeps)}.</p>}
         {option.free.length > 0 && <p>Left free: {free.join(', ') || 'nothing'}.</p>}
         {ways.length > 0 && <p>Variations that fit: {ways.map(({ name }) => name).join('; ')}.</p>}
-        <p className="soft">Why it is here: {orderWords(option)}.</p>
+        <p className="soft">
+          {texts.whyHere} {orderWords(option)}.
+        </p>
       </details>
       <div className="foot">
         <Hazards tags={option.hazards} />

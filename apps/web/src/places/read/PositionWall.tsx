@@ -6,6 +6,7 @@ import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { searchNames } from '../../components/searchNames.ts';
 import { useAppSelector } from '../../store/store.ts';
 import styles from './read.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -28,7 +29,7 @@ export function PositionWall({ map, onChoose }: Props) {
   if (groups.length === 0)
     return (
       <>
-        <p>This map is empty. Add positions on the Map first.</p>
+        <p>{say.mapEmptyAddPositions}</p>
         <Link className="btn btn-now" to={mapAddress(map.id)}>
           To the map
         </Link>
@@ -74,7 +75,7 @@ export function PositionWall({ map, onChoose }: Props) {
       {typed.trim() ? (
         <div role="group" aria-label="Found positions">
           {tiles(found)}
-          {found.length === 0 && <p>No position has that name.</p>}
+          {found.length === 0 && <p>{say.noPositionHasName}</p>}
         </div>
       ) : (
         <>

@@ -24,6 +24,7 @@ import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { searchNames } from '../../components/searchNames.ts';
 import { useAppSelector } from '../../store/store.ts';
 import styles from './read.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -136,12 +137,12 @@ export function ReactionPicker({ map, position, mirrored, met, moment, like = []
           <input
             type="search"
             className="form-control form-control-sm my-2"
-            aria-label="Find what top did"
-            placeholder={`Find one of ${others.length} by its name`}
+            aria-label={say.findWhatTopDid}
+            placeholder={say.findOneName(others.length)}
             value={typed}
             onChange={(event) => setTyped(event.target.value)}
           />
-          {found.length === 0 && <p className="soft small">Nothing is called that.</p>}
+          {found.length === 0 && <p className="soft small">{say.nothingCalled}</p>}
           {found.map(button)}
         </>
       ) : (

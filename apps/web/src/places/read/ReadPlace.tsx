@@ -41,6 +41,7 @@ import styles from './read.module.scss';
 import { TopAnswers } from './TopAnswers.tsx';
 import { Trail } from './Trail.tsx';
 import { WhereWeAre } from './WhereWeAre.tsx';
+import { say } from './words.ts';
 
 const EMPTY_MOMENT: Moment = { holds: [], topHolds: [], signs: {} };
 
@@ -154,8 +155,8 @@ export function ReadPlace() {
     set({ by: 'holds', at: '', side: '' });
   };
   const keepMoment = () => {
-    const made = { ...newPosition(map, 'New position from a moment'), ...moment };
-    if (dispatch(changeMap(batch([put('position', made)], 'Position from a moment'))).length === 0)
+    const made = { ...newPosition(map, say.newPositionMoment), ...moment };
+    if (dispatch(changeMap(batch([put('position', made)], say.positionMoment))).length === 0)
       navigate(`${mapAddress(map.id)}?sel=position.${made.id}`);
   };
   const ended = params.get('ended');
@@ -171,7 +172,7 @@ export function ReadPlace() {
       <header className="place-bar">
         <h1>Read</h1>
         <ChoiceToggle
-          label="How to say where you are"
+          label={say.howSayWhere}
           value={byHolds ? 'holds' : 'position'}
           choices={[
             ['position', 'Position'],
@@ -192,7 +193,7 @@ export function ReadPlace() {
           type="button"
           className={`btn btn-sm ${asTop ? 'btn-dark' : 'btn-plain'}`}
           aria-pressed={asTop}
-          title="The same moment as top sees it (T)"
+          title={say.sameMomentTopSees}
           onClick={() => set({ as: asTop ? undefined : 'top' })}
         >
           <PersonStanding size={15} aria-hidden /> As top
@@ -235,7 +236,7 @@ export function ReadPlace() {
             <PositionWall map={map} onChoose={choose} />
           )}
         </section>
-        <section className={styles['read-column']} aria-label="What did top do?">
+        <section className={styles['read-column']} aria-label={say.whatDidTopDo}>
           <h2>
             <button
               type="button"
@@ -245,7 +246,7 @@ export function ReadPlace() {
             >
               <ArrowLeft size={18} aria-hidden />
             </button>
-            What did top do?
+            {say.whatDidTopDo}
           </h2>
           {here && where ? (
             <ReactionPicker
@@ -259,7 +260,7 @@ export function ReadPlace() {
               onChoose={(value) => set({ met: value, as: undefined })}
             />
           ) : (
-            <p className="soft">First say where you are.</p>
+            <p className="soft">{say.firstSayWhere}</p>
           )}
         </section>
         <section
@@ -276,7 +277,7 @@ export function ReadPlace() {
             >
               <ArrowLeft size={18} aria-hidden />
             </button>
-            {asTop ? 'What hurts bottom most' : 'What now'}
+            {asTop ? say.whatHurtsBottomMost : 'What now'}
           </h2>
           {top ? (
             <TopAnswers
@@ -299,7 +300,7 @@ export function ReadPlace() {
               }
             />
           ) : (
-            <p className="soft">Your answers appear here, the best one you can do now on top.</p>
+            <p className="soft">{say.answersAppearHereBest}</p>
           )}
         </section>
       </div>

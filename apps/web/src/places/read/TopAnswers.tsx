@@ -3,6 +3,7 @@ import { type GuardMap, type Position, reactionKey, timesInTen } from '@aftersqu
 import { type TopOption } from '@aftersquall/core/read';
 import { useAppSelector } from '../../store/store.ts';
 import styles from './read.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -29,7 +30,7 @@ export function TopAnswers({ map, options, at, mirrored, onSee }: Props) {
                 apparel,
               )}
             </b>
-            <span className={styles.hurt} title="How often your best answer fails">
+            <span className={styles.hurt} title={say.howOftenBestAnswer}>
               <span style={{ '--hurt': hurt } as object} aria-hidden />
               {Math.round(hurt * 100)} %
             </span>
@@ -37,7 +38,7 @@ export function TopAnswers({ map, options, at, mirrored, onSee }: Props) {
           <p className="small mb-0">
             {best
               ? `Your best: ${best.move.name}. It works ${timesInTen(best.chance ?? 0)}: ${landingWords(map, best.exchange!.to)}.`
-              : 'You have written no answer.'}
+              : say.haveWrittenNoAnswer2}
             {breaks > 0 && ` Breaks ${breaks} ${breaks === 1 ? 'hold' : 'holds'}.`}
           </p>
           {reaction.script && <p className="soft small mb-0">{reaction.script}</p>}
@@ -47,7 +48,7 @@ export function TopAnswers({ map, options, at, mirrored, onSee }: Props) {
   );
   return (
     <>
-      {listed.length > 0 ? list(listed, 'What hurts bottom most') : <p>Nothing is listed for top here.</p>}
+      {listed.length > 0 ? list(listed, say.whatHurtsBottomMost) : <p>{say.nothingListedTopHere}</p>}
       {rest.length > 0 && (
         <details>
           <summary>{rest.length} more that top could do</summary>

@@ -17,6 +17,7 @@ import { classAddress } from '../../components/addresses.ts';
 import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import styles from './read.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -67,10 +68,9 @@ export function Trail({ map, trail, onBack }: Props) {
         })}
       </ol>
       <button type="button" className="btn btn-sm btn-plain" disabled={kept === key} onClick={keep}>
-        {kept === key && <Check size={14} aria-hidden />}{' '}
-        {kept === key ? 'Saved in the map' : 'Keep this chain'}
+        {kept === key && <Check size={14} aria-hidden />} {kept === key ? say.savedMap : 'Keep this chain'}
       </button>
-      <AddToClass map={map.id} things={answers.map((id) => `exchange.${id}`)} label="Add them to a class" />
+      <AddToClass map={map.id} things={answers.map((id) => `exchange.${id}`)} label={say.addThemClass} />
       <Link className="btn btn-sm btn-now" to={`${classAddress()}?goal=${answers.join(',')}`}>
         <ListOrdered size={14} aria-hidden /> Drill it
       </Link>

@@ -4,6 +4,7 @@ import { Hourglass, LayoutGrid } from 'lucide-react';
 import { PositionPicture } from '../../components/PositionPicture.tsx';
 import { TurnablePicture } from '../../components/TurnablePicture.tsx';
 import styles from './read.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -32,7 +33,7 @@ export function WhereWeAre({ map, position, onChoose, onWait, onWall }: Props) {
           <Hourglass size={15} aria-hidden /> You wait → {landingWords(map, position.drift)}
         </button>
       )}
-      <div className={`${styles.wall} ${styles.beside}`} role="group" aria-label="Others of the system">
+      <div className={`${styles.wall} ${styles.beside}`} role="group" aria-label={say.othersSystem}>
         {others.map((other) => (
           <button key={other.id} type="button" className={styles.tile} onClick={() => onChoose(other.id)}>
             <PositionPicture position={other} width={88} />

@@ -12,6 +12,7 @@ import { newRecord, today } from '../../store/records/newRecord.ts';
 import { keepRecords, useOnTheWay } from '../../store/records/records.ts';
 import { useTheme } from '../../theme/useTheme.ts';
 import styles from './recall.module.scss';
+import { say } from './words.ts';
 
 const ALIAS = 'alias';
 const CARDS = 10;
@@ -34,13 +35,13 @@ export function RecallPlace() {
     <main className={styles.recall}>
       <title>What now?</title>
       {session?.state === 'missing' ? (
-        <p>These pictures are not here. Ask your coach for the link again.</p>
+        <p>{say.thesePicturesNotHere}</p>
       ) : map && begun ? (
         <Sitting map={map} alias={alias.trim()} />
       ) : (
         <form onSubmit={begin}>
           <h1>What now?</h1>
-          <p>Ten pictures, three minutes. Pick a nickname.</p>
+          <p>{say.tenPicturesThreeMinutes}</p>
           <input
             className="form-control form-control-lg"
             aria-label="Your nickname"
@@ -84,8 +85,8 @@ function Sitting({ map: now, alias }: { map: GuardMap; alias: string }) {
         <h1>
           {answers.filter(Boolean).length} of {answers.length} right
         </h1>
-        <p>You will see the wrong ones again first. Now do it on the mat.</p>
-        {way.waiting > 0 && <p className="soft">Your answers are kept here until the server is back.</p>}
+        <p>{say.willSeeWrongOnes}</p>
+        {way.waiting > 0 && <p className="soft">{say.answersKeptHereUntil}</p>}
       </section>
     );
   const pick = (move: string) => {

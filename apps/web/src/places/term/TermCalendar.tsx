@@ -6,6 +6,7 @@ import { ChevronLeft, ChevronRight, TriangleAlert } from 'lucide-react';
 import { type KeyboardEvent, type SyntheticEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { Calendar, type DateLocalizer, dateFnsLocalizer, type EventProps, Views } from 'react-big-calendar';
 import dragAndDrop, { type EventInteractionArgs } from 'react-big-calendar/lib/addons/dragAndDrop';
+import { say } from './words.ts';
 import 'react-big-calendar/lib/css/react-big-calendar.css';
 import 'react-big-calendar/lib/addons/dragAndDrop/styles.css';
 import { IconButton } from '../../components/IconButton.tsx';
@@ -89,7 +90,7 @@ export function TermCalendar({ classes, story, holidays, picked, onPick, onMove 
         <IconButton label="The month after" onClick={() => setMonth(addMonths(month, 1))}>
           <ChevronRight size={16} aria-hidden />
         </IconButton>
-        <span className="soft small">Drag a class to another day, or move it with the arrow keys.</span>
+        <span className="soft small">{say.dragClassAnotherDay}</span>
       </div>
       <MonthCalendar
         localizer={localizer}

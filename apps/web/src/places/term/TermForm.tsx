@@ -24,6 +24,7 @@ import { useAppSelector } from '../../store/store.ts';
 import { keepTerm } from './keepTerm.ts';
 import styles from './term.module.scss';
 import { usePlanning } from './usePlanning.ts';
+import { say } from './words.ts';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const MOST_WEEKS = 26;
@@ -105,7 +106,7 @@ export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props)
           {slots.map((slot) => (
             <div key={slot.id} className={styles.row}>
               <SelectField
-                label="Day of the week"
+                label={say.dayWeek}
                 hideLabel
                 value={String(slot.weekday)}
                 choices={WEEKDAYS.map((name, i) => ({ value: String(i + 1), name }))}
@@ -118,7 +119,7 @@ export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props)
                 onSave={(start) => change('slot', slot, { start })}
               />
               <SavedField
-                label="Minutes of the class"
+                label={say.minutesClass}
                 hideLabel
                 type="number"
                 unit="min"
@@ -193,7 +194,7 @@ export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props)
             hideLabel
             value=""
             choices={[
-              { value: '', name: 'Add a place to start from …' },
+              { value: '', name: say.addPlaceStart },
               ...roots.filter(({ value }) => !themes.includes(value)),
             ]}
             onChange={(id) => id && setThemes([...themes, id])}
@@ -237,13 +238,13 @@ export function TermForm({ map, club, classes, held, onClub, onPlanned }: Props)
         )}
         <span className="soft small">
           {missing
-            ? `${missing} Wait for it, or choose the map’s figures in “New class”.`
+            ? say.waitChooseMapsFigures(missing)
             : slots.length === 0
-              ? 'First say when your classes are.'
+              ? say.firstSayWhenClasses
               : roots.length === 0
-                ? 'The map has no moves yet. Write some in the Map, then plan a term from them.'
+                ? say.mapHasNoMoves
                 : free.length === 0
-                  ? 'All these days have a class. Start later or plan more weeks.'
+                  ? say.allTheseDaysHave
                   : `For ${goal.people} people, ${goal.level}${goal.youth ? ', youth' : ''}, ${apparel}, as in “New class”. Days that already have a class stay as they are.`}
         </span>
       </div>

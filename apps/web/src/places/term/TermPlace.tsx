@@ -25,6 +25,7 @@ import { TermCalendar } from './TermCalendar.tsx';
 import { TermClass } from './TermClass.tsx';
 import { TermForm } from './TermForm.tsx';
 import styles from './term.module.scss';
+import { say } from './words.ts';
 
 const NONE: DatedClass[] = [];
 const EMPTY_STORY: TermStory = { classes: [], lines: [] };
@@ -73,7 +74,7 @@ export function TermPlace() {
     if (plans.length < classes.length) {
       dispatch(
         notify({
-          text: 'The server does not answer. The calendar file needs it. Try again later.',
+          text: say.serverDoesNotAnswer,
         }),
       );
       return;

@@ -4,6 +4,7 @@ import { createFresh } from '../../store/documents/createFresh.ts';
 import { notify } from '../../store/notices.ts';
 import type { AppThunk } from '../../store/store.ts';
 import type { PlanTerm } from './usePlanning.ts';
+import { say } from './words.ts';
 
 /** Plans a term and keeps a class for each of its days. */
 export const keepTerm =
@@ -40,7 +41,7 @@ export const keepTerm =
     const rest = short > 0 ? ` For ${short} more there is nothing left to teach.` : '';
     dispatch(
       notify({
-        text: `${kept.length} classes are in the calendar.${rest}`,
+        text: say.classesCalendar(kept.length, rest),
         made: kept.map((id) => ({ kind: 'class', id })),
       }),
     );

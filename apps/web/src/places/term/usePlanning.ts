@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { notify } from '../../store/notices.ts';
 import { type AppThunk, useAppDispatch } from '../../store/store.ts';
 import { stopPlanner, thePlanner } from '../../workers/planner.ts';
+import { say } from './words.ts';
 
 /** Plans a term away from the screen. */
 export type PlanTerm = (request: TermRequest) => Promise<PlannedTermClass[]>;
@@ -15,7 +16,7 @@ export function usePlanning() {
   const stopping = useRef<(() => void) | undefined>(undefined);
   const run = async (work: (plan: PlanTerm) => AppThunk<Promise<void>>) => {
     const stopped = new Promise<never>((_, refuse) => {
-      stopping.current = () => refuse(new Error('Stopped: nothing was changed.'));
+      stopping.current = () => refuse(new Error(say.stoppedNothingChanged));
     });
     stopped.catch(() => undefined);
     const plan: PlanTerm = (request) => {

@@ -18,6 +18,7 @@ import { SelectField } from '../../components/fields/SelectField.tsx';
 import { useBestChains } from '../../workers/weighQuestions.ts';
 import { MoveHazards } from './MoveHazards.tsx';
 import styles from './weigh.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -46,7 +47,7 @@ export function Chains({ map, weighing, options, at }: Props) {
         choices={OUTCOMES.map((value) => ({ value, name: OUTCOME_WORDS[value] }))}
         onChange={(value) => setOutcome(value as Outcome)}
       />
-      {chains?.length === 0 && <p className="mt-2">No chain gets there against what top usually does.</p>}
+      {chains?.length === 0 && <p className="mt-2">{say.noChainGetsThere}</p>}
       <ol className="list-unstyled mt-2" aria-label="Best chains" aria-busy={!chains}>
         {chains?.map(({ exchanges, chance, countered }) => (
           <li key={exchanges.map(turnText).join(' ')} className={styles.stake}>
@@ -66,7 +67,7 @@ export function Chains({ map, weighing, options, at }: Props) {
           </li>
         ))}
       </ol>
-      <p className="soft small">Bottom makes these moves; top answers as the plan expects.</p>
+      <p className="soft small">{say.bottomMakesTheseMoves}</p>
     </>
   );
 }

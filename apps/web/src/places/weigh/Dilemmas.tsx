@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import { MoveHazards } from './MoveHazards.tsx';
 import { mixWords } from './planWords.ts';
 import styles from './weigh.module.scss';
+import { say } from './words.ts';
 
 /** So many are listed. */
 const MAX_DILEMMAS_LISTED = 30;
@@ -21,16 +22,8 @@ export function Dilemmas({ map, weighing, onPick }: Props) {
   return (
     <>
       <h2 className="mt-3">Dilemmas</h2>
-      <p className="small">
-        These start the same, and top cannot stop them all. The figure is what mixing them brings over your
-        best single one.
-      </p>
-      {found.length === 0 && (
-        <p>
-          No dilemmas yet. Wherever you start, one reaction stops everything. Add a second move that beats
-          that reaction.
-        </p>
-      )}
+      <p className="small">{say.theseStartSameTop}</p>
+      {found.length === 0 && <p>{say.noDilemmasYetWherever}</p>}
       <ol className="list-unstyled" aria-label="Dilemmas">
         {found.slice(0, MAX_DILEMMAS_LISTED).map((dilemma) => (
           <Line
@@ -81,19 +74,13 @@ function Line({ map, dilemma, onPick }: { map: GuardMap; dilemma: Dilemma; onPic
       </small>
       <MoveHazards map={map} moves={moves.map(({ what }) => what)} />
       <details>
-        <summary>
-          {timing === 'seen'
-            ? 'What to train: wait, feel, then choose'
-            : 'What to train so that they start the same'}
-        </summary>
+        <summary>{timing === 'seen' ? say.whatTrainWaitFeel : say.whatTrainSoStart}</summary>
         <p className="mb-1">
-          {same.length > 0
-            ? `They start the same: ${same.join('; ')}.`
-            : 'Nothing written makes them start the same yet. Start both from the same grips and the same pull.'}
+          {same.length > 0 ? say.startSame(same.join('; ')) : say.nothingWrittenMakesThem}
         </p>
         {ways.length > 0 && (
           <>
-            <p className="mb-1">Drill to where they part, and let the partner call it:</p>
+            <p className="mb-1">{say.drillWherePartLet}</p>
             <ul className="mb-0">
               {ways.map((way) => (
                 <li key={way}>{way}</li>

@@ -17,6 +17,7 @@ import { exchangeName } from './exchangeName.ts';
 import type { InsightView } from './insightViews.ts';
 import type { useWhatIf } from './useWhatIf.ts';
 import styles from './weigh.module.scss';
+import { say } from './words.ts';
 
 /** So many are listed of each kind. */
 const MAX_HOLES_LISTED = 20;
@@ -54,13 +55,13 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
     <>
       <h2 className="mt-3">Holes, the dearest first</h2>
       {holes.length > 0 && <Explained term="hole" />}
-      {holes.length === 0 && <p>No holes under these rules.</p>}
+      {holes.length === 0 && <p>{say.noHolesUnderThese}</p>}
       {costly.length > 0 && !exact && (
         <progress
           className="d-block w-100"
           max={done?.total ?? 1}
           value={done?.done ?? 0}
-          aria-label="Holes whose answer counts"
+          aria-label={say.holesWhoseAnswerCounts}
         />
       )}
       <HoleList map={map} holes={costly.slice(0, MAX_HOLES_LISTED)} />
@@ -71,10 +72,8 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
         </details>
       )}
       <h2>Where a minute of drilling pays</h2>
-      <p className="soft small mb-1">
-        Points a round for the first minute of drilling. At most three answers of one move.
-      </p>
-      <ol className="list-unstyled" aria-label="Where a minute of drilling pays">
+      <p className="soft small mb-1">{say.pointsRoundFirstMinute}</p>
+      <ol className="list-unstyled" aria-label={say.whereMinuteDrillingPays}>
         {weighing.drills.slice(0, DRILLS).map(({ exchange: id, worth }) => (
           <li key={id} className={styles.stake}>
             <b>{signedPoints(worth, 4)}</b>
@@ -86,7 +85,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
         ))}
       </ol>
       <h2>Guesses that matter most</h2>
-      <ol className="list-unstyled" aria-label="Guesses that matter most">
+      <ol className="list-unstyled" aria-label={say.guessesMatterMost}>
         {weighing.sensitivity.slice(0, SLOPES).map(({ exchange: id, slope }) => {
           const exchange = index.exchange.get(id)!;
           return (
@@ -127,7 +126,7 @@ function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
   );
   return (
     <li className={styles.stake}>
-      <b title={exact ? 'Worked out with an answer here' : 'Estimated'}>
+      <b title={exact ? say.workedOutAnswerHere : 'Estimated'}>
         {exact ? '' : '≈ '}
         {pointsText(stake, 3)}
       </b>

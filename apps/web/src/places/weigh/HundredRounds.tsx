@@ -2,6 +2,7 @@ import type { End } from '@aftersquall/core/weigh';
 import { hundredOf } from './hundredOf.ts';
 import styles from './roundStory.module.scss';
 import { endWords, shortEndWords } from './storyWords.ts';
+import { say } from './words.ts';
 
 /** A part as wide as this many rounds has room for its name. */
 const ROOM = 11;
@@ -10,7 +11,7 @@ const ROOM = 11;
 export function HundredRounds({ chances }: { chances: Record<End, number> }) {
   const parts = hundredOf(chances);
   return (
-    <figure className={styles.hundred} aria-label="What becomes of a hundred rounds">
+    <figure className={styles.hundred} aria-label={say.whatBecomesHundredRounds}>
       <div>
         {parts.map(({ end, side, rounds }) => (
           <span

@@ -11,6 +11,7 @@ import { Rests } from './Rests.tsx';
 import type { useWhatIf } from './useWhatIf.ts';
 import { WhatIfPane } from './WhatIfPane.tsx';
 import styles from './weigh.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -31,10 +32,10 @@ export function Insights(props: Props) {
   const { map, weighedMap, weighing, options, asked, settled, at, view, onView, onPick } = props;
   const { whatIf, change } = asked;
   return (
-    <section className={styles['weigh-column']} aria-label="What to fix first">
+    <section className={styles['weigh-column']} aria-label={say.whatFixFirst}>
       <div className={styles['weigh-tabs']}>
         <ChoiceToggle<InsightView>
-          label="What to look at"
+          label={say.whatLook}
           value={view}
           choices={[
             ['holes', 'Holes'],

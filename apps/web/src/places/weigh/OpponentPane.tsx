@@ -14,6 +14,7 @@ import { Slider } from './Slider.tsx';
 import { TendencyForm } from './TendencyForm.tsx';
 import { TradeChart } from './TradeChart.tsx';
 import styles from './weigh.module.scss';
+import { say as texts } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -69,7 +70,7 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
             onClick={() => {
               const held = map.scenarios.some(({ opponent: id }) => id === opponent.id);
               if (held) {
-                dispatch(notify({ text: `A saved what-if uses ${opponent.alias}. Remove that first.` }));
+                dispatch(notify({ text: texts.savedWhatIfUses(opponent.alias) }));
                 return;
               }
               change({ opponent: undefined });
@@ -82,18 +83,13 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
           </IconButton>
         )}
       </div>
-      {!opponent && (
-        <p className="soft small mt-2">
-          Give an opponent a made-up name and say what they do. The plan then uses their habits, as far as you
-          are sure of them.
-        </p>
-      )}
+      {!opponent && <p className="soft small mt-2">{texts.giveOpponentMadeUp}</p>}
       {opponent && (
         <>
           {weighing.trades.length > 1 && (
             <>
               <Slider
-                label="How sure you are"
+                label={texts.howSure}
                 value={whatIf.trust ?? 0}
                 least={0}
                 most={1}
@@ -103,7 +99,7 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
               />
               {offered !== undefined && (
                 <p className="small mb-1">
-                  From how often you saw it: {Math.round(offered * 100)} % sure.{' '}
+                  {texts.howOftenSaw} {Math.round(offered * 100)} % sure.{' '}
                   <button type="button" className="chip" onClick={() => change({ trust: offered })}>
                     use that
                   </button>
@@ -134,11 +130,7 @@ export function OpponentPane({ map, weighing, whatIf, change, at, onPick }: Prop
         </>
       )}
       {naming && (
-        <NameDialog
-          title="New opponent, under a made-up name"
-          onName={create}
-          onHide={() => setNaming(false)}
-        />
+        <NameDialog title={texts.newOpponentUnderMade} onName={create} onHide={() => setNaming(false)} />
       )}
     </>
   );

@@ -15,6 +15,7 @@ import { classAddress, mapAddress } from '../../components/addresses.ts';
 import { MoveHazards } from './MoveHazards.tsx';
 import { planWords, reasonWords } from './planWords.ts';
 import styles from './weigh.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -49,7 +50,7 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
         <Link to={`${mapAddress(map.id)}?sel=position.${at}`}>{index.position.get(at)?.name}</Link>
       </h2>
       <p>
-        A round from here: <b>{signedPoints(value.value)}</b> points
+        {say.roundHere} <b>{signedPoints(value.value)}</b> points
         {value.ifAnswered - value.value > 0.005 && <> ({pointsText(value.ifAnswered)} if answered)</>}, with{' '}
         {levelWords(level)}
         {level.top !== 'knows best' && (
@@ -70,12 +71,8 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
           human={level.top !== 'knows best'}
         />
       )}
-      {endless && (
-        <p className="hazard">
-          The plan goes in circles here; only the clock ends it. Give one of its answers an ending.
-        </p>
-      )}
-      {looks.length === 0 && <p>These rules leave you no move here.</p>}
+      {endless && <p className="hazard">{say.planGoesCirclesHere}</p>}
+      {looks.length === 0 && <p>{say.theseRulesLeaveNo}</p>}
       {looks.map((plan) => (
         <article
           key={plan.look}
@@ -94,8 +91,8 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
           {plan.overSingle > 0.005 && (
             <p className={styles.dilemma}>
               {plan.timing === 'seen'
-                ? `Wait and feel: answering what top does brings ${pointsText(plan.overSingle)} points more than the best single attack.`
-                : `A dilemma: mixing brings ${pointsText(plan.overSingle)} points more than the best single attack. Train them from the same grips until they look the same.`}
+                ? say.waitFeelAnsweringWhat(pointsText(plan.overSingle))
+                : say.dilemmaMixingBringsPoints(pointsText(plan.overSingle))}
             </p>
           )}
           <div className={styles['matrix-scroll']}>
@@ -192,7 +189,7 @@ function Beside({
   return (
     <p className="beside">
       In “{name}” it is worth <b>{pointsText(there.value)}</b> and comes up {there.visits.toFixed(2)} times a
-      round. {plan ? `${plan.name}: ${planWords(map, plan, human)}` : 'Waiting is best here.'}
+      round. {plan ? `${plan.name}: ${planWords(map, plan, human)}` : say.waitingBestHere}
     </p>
   );
 }

@@ -6,6 +6,7 @@ import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
 import { type Away, useDependence } from '../../workers/weighQuestions.ts';
 import { holdClassesOf } from './holdClasses.ts';
 import styles from './weigh.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -14,10 +15,10 @@ interface Props {
 type Kind = 'holds' | 'moves' | 'reactions' | 'joints';
 
 const QUESTIONS: Record<Kind, string> = {
-  holds: 'What a round loses if you cannot get these grips.',
-  moves: 'What a round loses without this move.',
-  reactions: 'What a round gains if top never does this.',
-  joints: 'What a round loses if you spare this joint.',
+  holds: say.whatRoundLosesIf,
+  moves: say.whatRoundLosesWithout,
+  reactions: say.whatRoundGainsIf,
+  joints: say.whatRoundLosesIf2,
 };
 
 const thingsOf: Record<Kind, (map: GuardMap) => Away[]> = {
@@ -67,7 +68,7 @@ export function Rests({ map, options }: Props) {
           </button>
         )
       )}
-      <ol className="list-unstyled mt-2" aria-label="What a round loses">
+      <ol className="list-unstyled mt-2" aria-label={say.whatRoundLoses}>
         {rows.map(({ name, result }) => (
           <li key={name} className={styles.stake}>
             <b>

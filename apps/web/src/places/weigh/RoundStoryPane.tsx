@@ -10,6 +10,7 @@ import styles from './roundStory.module.scss';
 import { holeWords, hurtWords, livesOnWords, wayWords } from './storyWords.ts';
 import { WayPath } from './WayPath.tsx';
 import weigh from './weigh.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -27,10 +28,7 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
   const story = useRoundStory(map, options, known?.id);
   const index = indexMap(map);
   return (
-    <section
-      className={`${weigh['weigh-column']} ${weigh.plan} ${styles.story}`}
-      aria-label="A round in short"
-    >
+    <section className={`${weigh['weigh-column']} ${weigh.plan} ${styles.story}`} aria-label={say.roundShort}>
       <header>
         <h2>{known ? `A round from ${known.name}` : 'A round'}</h2>
         <SelectField
@@ -62,7 +60,7 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
               <p className="small">{wayWords(story.way)}</p>
             </>
           ) : (
-            <p>No move from here ever wins. Give one of them an ending.</p>
+            <p>{say.noMoveHereEver}</p>
           )}
           <div className={styles.parts}>
             <Part title="What carries it">
@@ -77,9 +75,7 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
                   </button>
                 </Line>
               ))}
-              {story.livesOn.length === 0 && (
-                <p>No single move. Without any one of them another does as well.</p>
-              )}
+              {story.livesOn.length === 0 && <p>{say.noSingleMoveWithout}</p>}
             </Part>
             <Part title="What hurts it">
               {story.hurts.map((one) => (
@@ -92,9 +88,9 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
                   </button>
                 </Line>
               ))}
-              {story.hurts.length === 0 && <p>Nothing top does hurts more than the rest.</p>}
+              {story.hurts.length === 0 && <p>{say.nothingTopDoesHurts}</p>}
             </Part>
-            <Part title="Close this hole first">
+            <Part title={say.closeHoleFirst}>
               {story.hole ? (
                 <Line figure={signedPoints(story.hole.stake, 3)}>
                   <Link
@@ -105,13 +101,11 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
                   <small className="soft d-block">{signedPoints(story.hole.spot)} on the spot</small>
                 </Line>
               ) : (
-                <p>No answer here would change the result.</p>
+                <p>{say.noAnswerHereWould}</p>
               )}
             </Part>
           </div>
-          <p className="soft small mb-0">
-            All figures are points a round; a sweep is 2. Tap a line to see where its figure comes from.
-          </p>
+          <p className="soft small mb-0">{say.allFiguresPointsRound}</p>
         </>
       )}
     </section>

@@ -9,6 +9,7 @@ import { changeMap } from '../../store/openMap.ts';
 import { useAppDispatch } from '../../store/store.ts';
 import { PLAIN } from '../../store/whatIf.ts';
 import { AS_IT_IS, type useWhatIf } from './useWhatIf.ts';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -56,19 +57,19 @@ export function ScenarioBar({ map, asked }: Props) {
       <button
         type="button"
         className="btn btn-sm btn-plain"
-        title="Save this what-if under a name"
+        title={say.saveWhatIfUnder}
         onClick={() => setNaming(true)}
       >
         <Bookmark size={14} aria-hidden /> Keep
       </button>
       {scenario && (
         <IconButton
-          label={`Remove the what-if “${scenario.name}”`}
+          label={say.removeWhatIf(scenario.name)}
           onClick={() => {
             begin(undefined);
             dispatch(
               changeMap(remove('scenario', scenario.id), {
-                announce: `Removed the what-if “${scenario.name}”.`,
+                announce: say.removedWhatIf(scenario.name),
               }),
             );
           }}
@@ -89,7 +90,7 @@ export function ScenarioBar({ map, asked }: Props) {
       />
       {naming && (
         <NameDialog
-          title="Save this what-if as"
+          title={say.saveWhatIf}
           name={scenario?.name ?? ''}
           onName={keep}
           onHide={() => setNaming(false)}

@@ -2,10 +2,11 @@ import { WEIGHING_SHEETS, type WeighingSheet } from '@aftersquall/core/formats';
 import { type GuardMap, type WhatIf } from '@aftersquall/core/model';
 import { Download } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
+import { say } from './words.ts';
 
 const NAMES: Record<WeighingSheet, string> = {
   values: 'Values and plans',
-  holes: 'Holes by what they cost',
+  holes: say.holesWhatCost,
   top: 'Top’s sheet',
 };
 
@@ -15,7 +16,7 @@ export function TakeAlong({ map, whatIf }: { map: GuardMap; whatIf: WhatIf }) {
     `/api/maps/${map.id}/weighing${path}?whatIf=${encodeURIComponent(JSON.stringify(whatIf))}`;
   return (
     <Dropdown>
-      <Dropdown.Toggle size="sm" variant="plain" aria-label="Save as a file" title="Save as a file">
+      <Dropdown.Toggle size="sm" variant="plain" aria-label={say.saveFile} title={say.saveFile}>
         <Download size={14} aria-hidden />
       </Dropdown.Toggle>
       <Dropdown.Menu align="end">

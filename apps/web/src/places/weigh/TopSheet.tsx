@@ -4,6 +4,7 @@ import { pointsText, topSheet, type Weighing } from '@aftersquall/core/weigh';
 import { Printer } from 'lucide-react';
 import { Hazards } from '../../components/Hazards.tsx';
 import styles from './weigh.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   map: GuardMap;
@@ -27,15 +28,13 @@ export function TopSheet({ map, weighing, at, onPick }: Props) {
       <div className="d-flex justify-content-between align-items-start gap-2">
         <div>
           <h2>What top should do</h2>
-          <p className="soft">
-            Top’s plan against perfect play. Low is good for top. What bottom shows most comes first.
-          </p>
+          <p className="soft">{say.topsPlanAgainstPerfect}</p>
         </div>
         <button type="button" className="btn btn-sm btn-plain" onClick={() => window.print()}>
           <Printer size={14} aria-hidden /> Print
         </button>
       </div>
-      {lines.length === 0 && <p>The map does not say what top does yet.</p>}
+      {lines.length === 0 && <p>{say.mapDoesNotSay}</p>}
       <table className={styles['top-table']}>
         <thead>
           <tr>

@@ -1,6 +1,7 @@
 import { pointsText, tradeCurve, type Weighing } from '@aftersquall/core/weigh';
 import { Line } from '../../theme/lineChart.ts';
 import { useChartColours } from '../../theme/useChartColours.ts';
+import { say } from './words.ts';
 
 /** Gain against the habits and the worst case against a perfect top, by trust; the trust in force stands out. */
 export function TradeChart({ weighing, trust }: { weighing: Weighing; trust: number }) {
@@ -22,7 +23,11 @@ export function TradeChart({ weighing, trust }: { weighing: Weighing; trust: num
       <div style={{ height: 190 }}>
         <Line
           role="img"
-          aria-label={`At ${Math.round(trust * 100)} % trust: ${pointsText(now.gain)} points against the habits, ${pointsText(now.worst)} against a perfect top`}
+          aria-label={say.trustPointsAgainstHabits(
+            Math.round(trust * 100),
+            pointsText(now.gain),
+            pointsText(now.worst),
+          )}
           data={{
             labels: curve.map((point) => Math.round(point.trust * 100)),
             datasets: [

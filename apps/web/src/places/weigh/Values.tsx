@@ -2,6 +2,7 @@ import { type PlayLevel, roundsWords } from '@aftersquall/core/model';
 import { levelWords, pointsText, signedPoints, type Weighing } from '@aftersquall/core/weigh';
 import { Explained } from '../../components/Explained.tsx';
 import styles from './weigh.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   weighing: Weighing;
@@ -44,9 +45,8 @@ export function Values({ weighing, level, beside, names, at, onPick }: Props) {
       <p className="soft small">
         With {levelWords(level)}
         {human && `; ${pointsText(weighing.knowsBest.entry)} against perfect play`}.{' '}
-        {weighing.trust > 0 && `${pointsText(weighing.gain)} against this opponent’s habits. `}
-        {(human || weighing.trust > 0) &&
-          `${pointsText(weighing.worst)} if they play perfectly and you keep to this. `}
+        {weighing.trust > 0 && say.againstOpponentsHabits(pointsText(weighing.gain))}
+        {(human || weighing.trust > 0) && say.ifPlayPerfectlyKeep(pointsText(weighing.worst))}
         {Math.round(weighing.guessed * 100)} % of it is your guess.
       </p>
       <ol className={`list-unstyled ${styles.values}`}>

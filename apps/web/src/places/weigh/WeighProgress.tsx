@@ -1,5 +1,6 @@
 import { Ban } from 'lucide-react';
 import styles from './weigh.module.scss';
+import { say } from './words.ts';
 
 interface Props {
   /** Whether the coach stopped the weighing; else it is under way. */
@@ -16,7 +17,7 @@ export function WeighProgress({ stopped, progress, onStop, onAgain }: Props) {
     <p className={styles['weigh-work']}>
       {stopped ? (
         <>
-          Stopped. You see the result from before.
+          {say.stoppedSeeResultBefore}
           <button type="button" className="btn btn-sm btn-now" onClick={onAgain}>
             Weigh again
           </button>

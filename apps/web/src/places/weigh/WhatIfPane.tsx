@@ -17,6 +17,7 @@ import { exchangeName } from './exchangeName.ts';
 import { Slider } from './Slider.tsx';
 import styles from './weigh.module.scss';
 import { takenAway, withoutChoices, withoutTaken } from './without.ts';
+import { say as texts } from './words.ts';
 
 /** The most that an ending may be made worth beside its points, either way. */
 const MOST_WORTH = 100;
@@ -46,7 +47,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
     <>
       <h2 className="mt-3">What if…</h2>
       <Slider
-        label="A submission is worth"
+        label={texts.submissionWorth}
         value={whatIf.submissionWorth ?? settings.submissionWorth}
         least={0}
         most={20}
@@ -55,7 +56,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
         onChange={(value) => setNumber('submissionWorth', value)}
       />
       <Slider
-        label="The round goes on"
+        label={texts.roundGoes}
         value={whatIf.continuation ?? settings.continuation}
         least={0.8}
         most={0.98}
@@ -112,11 +113,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
             );
           })}
         </div>
-        {whatIf.sparedJoints.length > 0 && (
-          <p className="soft small mt-1">
-            Moves that load it are left out. A licensed clinician decides who may train.
-          </p>
-        )}
+        {whatIf.sparedJoints.length > 0 && <p className="soft small mt-1">{texts.movesLoadLeftOut}</p>}
       </fieldset>
       {whatIf.chances.length > 0 && <h3 className="mt-3">Other chances</h3>}
       {whatIf.chances.map(({ exchange: id, chance }) => (
@@ -140,7 +137,7 @@ export function WhatIfPane({ map, whatIf, change }: Props) {
       ))}
       <details className="mt-3" open={Object.values(whatIf.outcomeWorth).some(Boolean)}>
         <summary>What an ending is worth besides points</summary>
-        <p className="soft small">Without it, a map of submissions counts every sweep as nothing.</p>
+        <p className="soft small">{texts.withoutMapSubmissionsCounts}</p>
         {OUTCOMES.map((outcome) => (
           <div key={outcome} className={styles['outcome-worth']}>
             <SavedField

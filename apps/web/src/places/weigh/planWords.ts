@@ -1,6 +1,7 @@
 import { joinWords, landingWords, reactionName } from '@aftersquall/core/body';
 import { type GuardMap, indexMap, timesInTen } from '@aftersquall/core/model';
 import { type LookPlan, pointsText, type WorthReason } from '@aftersquall/core/weigh';
+import { say } from './words.ts';
 
 const TIMES = ['never', 'once', 'twice', 'three times', 'four times', 'five times'];
 
@@ -55,11 +56,11 @@ export function planWords(map: GuardMap, whole: LookPlan, human = false): string
   const met = plan.reactions.map(({ what }) => reactionName(map, what, at));
   const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
   const points = `${pointsText(plan.value)} points`;
-  const leaves = habitsKnown(whole) ? `With their habits that is worth ${points}.` : `That brings ${points}.`;
+  const leaves = habitsKnown(whole) ? say.habitsWorth(points) : `That brings ${points}.`;
   const top =
     met.length > 0
-      ? `${human ? 'Mostly' : 'Top does best when'} ${joinWords(met.map((name) => `top ${lower(name)}`))}.`
-      : 'The map does not say what top does.';
+      ? `${human ? 'Mostly' : say.topDoesBestWhen} ${joinWords(met.map((name) => `top ${lower(name)}`))}.`
+      : say.mapDoesNotSay2;
   const [reply] = plan.replies;
   if (plan.timing === 'seen' && reply && plan.replies.every(({ move: id }) => id === reply.move))
     return `${move(reply.move)}, whatever top does. ${top} ${leaves}`;
@@ -77,7 +78,7 @@ export function planWords(map: GuardMap, whole: LookPlan, human = false): string
     plan.moves.map(({ what }) => index.move.get(what)?.name ?? what),
     plan.moves.map(({ share }) => share),
   );
-  return `Show ${shown} from the same start, ${mix}. Whatever stops one gives you the other. ${top} ${leaves}`;
+  return say.showSameStartWhatever(shown, mix, top, leaves);
 }
 
 /** Why a position is worth what it is, down to one exchange or to the hole that stands in its place. */
@@ -90,7 +91,13 @@ export function reasonWords(map: GuardMap, { move, reaction, exchange, payoff }:
       : `when top ${reactionName(map, reaction, at).replace(/^./, (first) => first.toLowerCase())}`;
   const what = `It comes down to “${index.move.get(move)?.name ?? move}” ${met}`;
   const known = exchange === undefined ? undefined : index.exchange.get(exchange);
-  if (!known) return `${what}: no answer yet, so it counts as failed, ${pointsText(payoff)}.`;
+  if (!known) return say.noAnswerYetSo(what, pointsText(payoff));
   const fails = known.otherwise ? landingWords(map, known.otherwise, at) : 'you are still here';
-  return `${what}. It works ${timesInTen(known.chance)}: ${landingWords(map, known.to, at)}. If it fails: ${fails}. That is ${pointsText(payoff)} points.`;
+  return say.worksIfFailsPoints(
+    what,
+    timesInTen(known.chance),
+    landingWords(map, known.to, at),
+    fails,
+    pointsText(payoff),
+  );
 }

@@ -1,4 +1,5 @@
 import type { ReactionRef, Tendency } from '@aftersquall/core/model';
+import { say } from './words.ts';
 
 export interface Entry {
   ref: ReactionRef;
@@ -24,7 +25,7 @@ const ROUNDING = 0.5;
 /** What was typed about one look, as shares that sum to one: counts always do, per cents have to. */
 export function sharesOf(entries: readonly Entry[], unit: Unit): Shares {
   const numbers = entries.map(({ text }) => (text.trim() === '' ? 0 : Number(text)));
-  if (numbers.some((number) => !(number >= 0))) return { trouble: 'Give numbers from 0 up.' };
+  if (numbers.some((number) => !(number >= 0))) return { trouble: say.giveNumbers0Up };
   const sum = numbers.reduce((total, number) => total + number, 0);
   if (sum === 0) return {};
   const shares = entries.map(({ ref }, i) => ({ ...ref, share: numbers[i]! / sum }));

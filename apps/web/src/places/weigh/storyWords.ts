@@ -1,6 +1,7 @@
 import { answerName, landingWords, OUTCOME_WORDS, reactionName } from '@aftersquall/core/body';
 import { type GuardMap, indexMap, type Outcome, roundsWords } from '@aftersquall/core/model';
 import { type End, type RoundStory } from '@aftersquall/core/weigh';
+import { say } from './words.ts';
 
 const lower = (text: string): string => text.replace(/^./, (first) => first.toLowerCase());
 
@@ -25,7 +26,7 @@ export const shortEndWords = (end: End): string => SHORT[end] ?? endWords(end);
 export function livesOnWords(map: GuardMap, { move }: RoundStory['livesOn'][number]): string {
   const index = indexMap(map);
   const known = index.move.get(move)!;
-  return `“${known.name}” from “${index.position.get(known.position)!.name}”: without it a round loses this much.`;
+  return say.withoutRoundLosesMuch(known.name, index.position.get(known.position)!.name);
 }
 
 /** An outcome as what a round ends in: "end on the back", "end with a submission". */
@@ -40,7 +41,7 @@ const endingWords = (to: Outcome): string =>
 export function wayWords({ chance, countered, to }: NonNullable<RoundStory['way']>): string {
   const of = (share: number) => `${Math.round(share * 100)} in a hundred`;
   const bad = countered >= 0.005 ? `; ${of(countered)} are passed, swept or caught on the way` : '';
-  return `If you keep to it, ${of(chance)} end ${endingWords(to)}${bad}.`;
+  return say.ifKeepEnd(of(chance), endingWords(to), bad);
 }
 
 export function hurtWords(map: GuardMap, { position, reaction, rate }: RoundStory['hurts'][number]): string {

@@ -12,9 +12,10 @@ import {
   selectAsked,
 } from '../../store/whatIf.ts';
 import { type Question, questionOf } from '../../workers/questionOf.ts';
+import { say } from './words.ts';
 
 /** What is asked without a what-if. */
-export const AS_IT_IS = 'The map as it is';
+export const AS_IT_IS = say.theMapAsIt;
 
 const sameLevel = (a: PlayLevel, b: PlayLevel): boolean => a.top === b.top && a.bottom === b.bottom;
 

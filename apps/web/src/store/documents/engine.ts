@@ -13,6 +13,7 @@ import { createSender, type Posted, type Sender } from '../../device/sender.ts';
 import { api, ask, refusalOf } from '../api.ts';
 import { notify } from '../notices.ts';
 import type { AppThunk } from '../store.ts';
+import { say } from '../words.ts';
 import { closeDocument, sessionChanged } from './documentsSlice.ts';
 import type { LiveEvent } from './liveEvents.ts';
 import {
@@ -149,7 +150,7 @@ export const changeDocument =
   (address: DocumentAddress, command: Command, { announce }: How = {}): AppThunk<Issue[]> =>
   (dispatch, getState, engine) => {
     const session = sessionOf(getState(), address);
-    if (!session) return [{ path: [], message: 'The document is not open.' }];
+    if (!session) return [{ path: [], message: say.documentNotOpen }];
     const key = freshKey(engine);
     const who = getState().settings.coach;
     const { session: next, made, issues } = makeChange(session, command, { key, who });
@@ -178,8 +179,7 @@ export const undoChange =
       making: 'undo',
     });
     dispatch(keepAndSend(next));
-    if (issues.length > 0)
-      dispatch(notify({ text: `“${entry.what}” could not be undone: ${issues[0]!.message}.` }));
+    if (issues.length > 0) dispatch(notify({ text: say.couldNotUndone(entry.what, issues[0]!.message) }));
   };
 
 /** Redoes what was undone last. */
@@ -197,8 +197,7 @@ export const redoChange =
       making: 'redo',
     });
     dispatch(keepAndSend(next));
-    if (issues.length > 0)
-      dispatch(notify({ text: `“${entry.what}” could not be redone: ${issues[0]!.message}.` }));
+    if (issues.length > 0) dispatch(notify({ text: say.couldNotRedone(entry.what, issues[0]!.message) }));
   };
 
 /** Shows a session whose last waiting change is new, keeps that change on the device and sends what waits. */
@@ -357,9 +356,7 @@ const learn =
     if (viewOf(now).conflict?.key === key) return { is: 'asks' };
     // Nothing new: server and screen disagree about what meets, and the server has the last word.
     if (!now.online) return { is: 'offline' };
-    return now.revision > base
-      ? { is: 'again' }
-      : { is: 'refused', why: 'Somebody else changed the same thing.' };
+    return now.revision > base ? { is: 'again' } : { is: 'refused', why: say.somebodyElseChangedSame };
   };
 
 const inTrouble =
@@ -376,7 +373,7 @@ const refuse =
     await dispatch(putChangeAside(address, change.key, why));
     dispatch(
       notify({
-        text: `The server refused “${change.what}”. It is saved on this device, under Aside.`,
+        text: say.serverRefusedSavedDevice(change.what),
         aside: true,
       }),
     );

@@ -20,6 +20,7 @@ import {
   withValues,
 } from '@aftersquall/core/documents';
 import type { Snapshot, Waiting } from '../../device/db.ts';
+import { say } from '../words.ts';
 
 /** A change of this screen that can be undone, or redone. */
 export interface Reversible {
@@ -282,7 +283,7 @@ export function makeChange(
   { key, who, making = 'new' }: { key: string; who: string; making?: Making },
 ): { session: Session; made?: Reversible; issues: Issue[] } {
   const { server, revision } = session;
-  if (!server) return { session, issues: [{ path: [], message: 'The document is not open.' }] };
+  if (!server) return { session, issues: [{ path: [], message: say.documentNotOpen }] };
   if (isEmpty(command)) return { session, issues: [] };
   const { document: shown, refused } = layersOf(server, session.waiting);
   try {

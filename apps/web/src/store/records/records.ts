@@ -4,6 +4,7 @@ import { format, subWeeks } from 'date-fns';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { type Device, device } from '../../device/device.ts';
 import { createSender, type Posted, type Sender } from '../../device/sender.ts';
+import { say as texts } from '../words.ts';
 
 /** So many go to the server in one request. */
 const BATCH = 500;
@@ -102,8 +103,7 @@ async function postedBy(request: () => Promise<Response>): Promise<Posted> {
   // Something between here and the server may answer in its place; only the server says how many it has.
   if (response.ok && typeof answer?.kept === 'number' && typeof answer.known === 'number')
     return { is: 'taken' };
-  const why =
-    answer?.message ?? 'The program cannot read the server’s answer. Your records are saved on this tablet.';
+  const why = answer?.message ?? texts.programCannotReadServers;
   return { is: REFUSALS.has(response.status) ? 'refused' : 'trouble', why };
 }
 

@@ -2,6 +2,7 @@ import { mapOn } from '@aftersquall/core/log';
 import { type Basis, type GuardMap } from '@aftersquall/core/model';
 import { useMemo } from 'react';
 import { useSumPracticeQuery } from '../api.ts';
+import { say } from '../words.ts';
 
 /** A map with the chances that were asked for, or why it has those of the map itself. */
 export interface Figured<M> {
@@ -12,8 +13,8 @@ export interface Figured<M> {
 
 /** Why the log cannot be reckoned with, as a sentence; nothing where it can be. */
 export function logMissing(on: Figured<unknown>['on']): string | undefined {
-  if (on === 'loading') return 'The counted results are loading. Until then you see your guesses.';
-  if (on === 'unavailable') return 'The counted results do not load. You see your guesses.';
+  if (on === 'loading') return say.countedResultsLoadingUntil;
+  if (on === 'unavailable') return say.countedResultsDoNot;
   return undefined;
 }
 

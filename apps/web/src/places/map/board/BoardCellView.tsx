@@ -2,6 +2,7 @@ import { landingShort, landingWords, OUTCOME_GOOD } from '@aftersquall/core/body
 import { type Basis, type GuardMap, isOutcome, type Landing, roundsWords } from '@aftersquall/core/model';
 import { pointsText } from '@aftersquall/core/weigh';
 import { memo } from 'react';
+import { say } from '../words.ts';
 import styles from './board.module.scss';
 import type { BoardCell } from './boardModel.ts';
 
@@ -91,8 +92,7 @@ const sameContent = (a: BoardCell, b: BoardCell): boolean =>
 const MIN_STAKE_SHOWN = 0.0005;
 
 function worthWords({ cell, rate, worth, stake }: Props): string | undefined {
-  if (cell.kind === 'hole' && stake !== undefined)
-    return `This hole costs ${pointsText(stake, 3)} points a round`;
+  if (cell.kind === 'hole' && stake !== undefined) return say.holeCostsPointsRound(pointsText(stake, 3));
   if (cell.kind !== 'answer' || worth === undefined || rate === undefined) return undefined;
   return `Worth ${pointsText(worth)} points, ${roundsWords(rate)}`;
 }

@@ -1,4 +1,5 @@
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
+import { say } from '../words.ts';
 import styles from './board.module.scss';
 import type { BoardLayout } from './boardModel.ts';
 
@@ -29,10 +30,10 @@ export function BoardFoot({ layout, onLayout }: Props) {
         ))}
       </div>
       <ChoiceToggle
-        label="How the board is laid out"
+        label={say.howBoardLaidOut}
         value={layout}
         choices={[
-          ['tables', 'A table a position'],
+          ['tables', say.tablePosition],
           ['grid', 'Wide grid'],
         ]}
         onChange={onLayout}

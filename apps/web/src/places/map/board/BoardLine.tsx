@@ -1,5 +1,6 @@
 import type { GuardMap } from '@aftersquall/core/model';
 import type { VirtualItem } from '@tanstack/react-virtual';
+import { say } from '../words.ts';
 import { BoardCellView } from './BoardCellView.tsx';
 import styles from './board.module.scss';
 import { type BoardLayout, type BoardRow, cellOf } from './boardModel.ts';
@@ -61,7 +62,7 @@ export function BoardLine(props: Props) {
         onPick={props.onHead}
       />
       {row.kind === 'position' && layout === 'tables' && row.moves === 0 && (
-        <p className={styles['no-moves']}>No moves yet. Press + to write the first.</p>
+        <p className={styles['no-moves']}>{say.noMovesYetPress}</p>
       )}
       {row.kind === 'position' &&
         layout === 'tables' &&

@@ -5,6 +5,7 @@ import { type KeyboardEvent, useLayoutEffect, useMemo, useRef, useState } from '
 import { ChoiceList, stepped } from '../../../components/ChoiceList.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { say } from '../words.ts';
 import { answerText, correction, nameAt, type Proposal, proposals, readAnswer } from './answerText.ts';
 import type { BoardCell, BoardColumn, BoardRow } from './boardModel.ts';
 import styles from './editors.module.scss';
@@ -148,7 +149,7 @@ export function CellEditor({ map, row, column, cell, text, left, onCommit }: Pro
       {list.length > 0 && (
         <ChoiceList
           id="cell-editor-list"
-          label="Where it may lead"
+          label={say.whereMayLead}
           choices={list.map(({ word, name, what }) => ({ key: `${what} ${word}`, name, what }))}
           chosen={chosen}
           onPick={(place) => insert(list[place]!.word)}

@@ -8,6 +8,7 @@ import { ChoiceSearch } from '../../../components/ChoiceSearch.tsx';
 import { newReaction } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { say } from '../words.ts';
 import type { BoardRow } from './boardModel.ts';
 
 interface Props {
@@ -53,7 +54,7 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
     const reactions = [...look.reactions, ref];
     const looks = row.position.looks.map((other) => (other.id === look.id ? { ...look, reactions } : other));
     commands.push(edit('position', row.position, { ...row.position, looks }));
-    if (dispatch(changeMap(batch(commands, `What top does in “${row.position.name}”`))).length === 0)
+    if (dispatch(changeMap(batch(commands, say.whatTopDoes(row.position.name)))).length === 0)
       onAdded(reactionKey(ref));
   };
   return (
@@ -77,7 +78,7 @@ export function ReactionDialog({ map, row, onHide, onAdded }: Props) {
             onPick={add}
           />
         ) : (
-          <p>Add a move first. Then say what top does about it.</p>
+          <p>{say.addMoveFirstThen}</p>
         )}
       </Modal.Body>
     </Modal>

@@ -3,6 +3,7 @@ import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import { PositionPicture } from '../../../components/PositionPicture.tsx';
 import { ShortName } from '../../../components/ShortName.tsx';
 import { Worth } from '../../../components/Worth.tsx';
+import { say } from '../words.ts';
 import styles from './board.module.scss';
 import type { BoardRow } from './boardModel.ts';
 
@@ -54,7 +55,7 @@ export function RowHead({ id, row, value, width, withPicture, here, onPick }: Pr
         <>
           <span
             className={`${styles['look-line']} ${row.shared ? (row.sharesAbove ? styles.inside : styles.first) : ''}`}
-            title={row.shared ? `Starts the same way: ${row.look.name}` : undefined}
+            title={row.shared ? say.startsSameWay(row.look.name) : undefined}
             aria-hidden
           />
           <span className={styles['two-lines']}>

@@ -18,6 +18,7 @@ import {
   OUTCOMES,
 } from '@aftersquall/core/model';
 import { searchNames } from '../../../components/searchNames.ts';
+import { say } from '../words.ts';
 
 /** An answer as it is typed into a cell: "two on one 70% else knee-line 8s". */
 export function answerText(map: GuardMap, exchange: Exchange): string {
@@ -174,7 +175,7 @@ function landingFor(
   if (fresh) {
     const known = named(map, text);
     return known
-      ? { trouble: `There is a position “${known.name}” already: leave the word new out.` }
+      ? { trouble: say.therePositionAlreadyLeave(known.name) }
       : { landing: { newPosition: text, ...side }, name: `new position ${text}` };
   }
   const { meant, proposals: possible } = quoted
@@ -197,7 +198,7 @@ function unclear(text: string, possible: readonly Proposal[]): string {
     return `“${text}” could be ${oneOf(known.map(({ name }) => name))}: choose one with the arrows.`;
   const number = /^(.*\S)\s+(\d+(?:[.,]\d+)?)$/.exec(text);
   const asChance = number ? ` For a chance write ${number[1]} ${number[2]}%.` : '';
-  return `Nothing is called “${text}”. For a new position write new ${quoteName(text)}.${asChance}`;
+  return say.nothingCalledNewPosition(text, quoteName(text), asChance);
 }
 
 /** What a typed answer says, with the names of the places it leads to; or what is wrong with it. */

@@ -2,6 +2,7 @@ import { type GuardBook, pickSystems, takeBook } from '@aftersquall/core/formats
 import { type GuardMap } from '@aftersquall/core/model';
 import { useMemo, useState } from 'react';
 import { BookSystems } from '../../../components/book/BookSystems.tsx';
+import { say } from '../words.ts';
 import { TakeDialog } from './TakeDialog.tsx';
 
 /** Guard systems of the shipped book into this map: what they share with it is joined, and what comes is said before. */
@@ -15,10 +16,10 @@ export function AddFromBook({ map, onHide }: { map: GuardMap; onHide: () => void
   const issues = taken?.issues ?? [];
   return (
     <TakeDialog
-      title="Add from the book"
+      title={say.addBook2}
       taken={issues.length === 0 ? taken : undefined}
       words={{ take: 'Add', leave: 'Cancel' }}
-      announce="Added from the book"
+      announce={say.addedBook}
       onHide={onHide}
     >
       <BookSystems chosen={ids} onChange={(next, read) => setChosen({ ids: next, book: read })} />

@@ -1,4 +1,5 @@
 import type { BookChange } from '@aftersquall/core/formats';
+import { say } from '../words.ts';
 
 const WORDS: Record<BookChange['change'], string> = { new: 'new', changed: 'changed', gone: 'removed' };
 /** So many names are listed of each. */
@@ -13,7 +14,7 @@ export function BookChanges({ changes }: { changes: readonly BookChange[] }) {
     groups.set(key, [...(groups.get(key) ?? []), change]);
   }
   return (
-    <ul aria-label="What the book changes" className="list-unstyled mt-3">
+    <ul aria-label={say.whatBookChanges} className="list-unstyled mt-3">
       {[...groups].map(([key, some]) => {
         const names = some.flatMap(({ name }) => name || []);
         return (

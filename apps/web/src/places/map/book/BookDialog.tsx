@@ -1,6 +1,7 @@
 import { type BookError, type BookFile, parseGuardBook, takeBook } from '@aftersquall/core/formats';
 import { type GuardMap } from '@aftersquall/core/model';
 import { useMemo, useState } from 'react';
+import { say } from '../words.ts';
 import { TakeDialog } from './TakeDialog.tsx';
 
 interface Props {
@@ -21,15 +22,15 @@ export function BookDialog({ map, files, onHide }: Props) {
   const sound = errors.length === 0 && issues.length === 0;
   return (
     <TakeDialog
-      title={errors.length > 0 ? 'The book has mistakes. Nothing was changed.' : 'What the book changes'}
+      title={errors.length > 0 ? say.bookHasMistakesNothing : say.whatBookChanges}
       taken={sound ? taken : undefined}
       words={sound ? { take: 'Change the map', leave: 'Cancel' } : { leave: 'Close' }}
-      announce="Read a guard book"
+      announce={say.readGuardBook2}
       onHide={onHide}
     >
       {errors.length > 0 && <Errors errors={errors} />}
       {errors.length === 0 && issues.length > 0 && (
-        <ul aria-label="Findings in the book" className="hazard">
+        <ul aria-label={say.findingsBook} className="hazard">
           {issues.slice(0, MAX_ERRORS_LISTED).map(({ path, message, at }) => (
             <li key={`${path.join('.')} ${message}`}>
               <code>{places.get(at) ?? 'in the map'}</code> {message} (in the {at})

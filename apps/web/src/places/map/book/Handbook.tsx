@@ -24,6 +24,7 @@ import { Printer } from 'lucide-react';
 import { Fragment } from 'react';
 import { Hazards } from '../../../components/Hazards.tsx';
 import { PositionPicture } from '../../../components/PositionPicture.tsx';
+import { say } from '../words.ts';
 import styles from './handbook.module.scss';
 
 interface Props {
@@ -65,10 +66,7 @@ export function Handbook({ map, system, positions }: Props) {
           ))}
         </Fragment>
       ))}
-      <footer className="soft small">
-        Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what
-        may be done; joint attacks and strangles are finished slowly and released at the tap.
-      </footer>
+      <footer className="soft small">{say.practiseUnderQualifiedCoach}</footer>
     </article>
   );
 }

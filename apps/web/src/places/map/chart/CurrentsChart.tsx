@@ -2,6 +2,7 @@ import { select } from 'd3-selection';
 import { type ZoomBehavior, zoom, zoomIdentity } from 'd3-zoom';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { say } from '../words.ts';
 import { ChartDrawing } from './ChartDrawing.tsx';
 import { type ChartGraph, type ChartNode, isOverview } from './chartGraph.ts';
 import styles from './currents.module.scss';
@@ -100,7 +101,7 @@ export function CurrentsChart(props: Props) {
     <svg
       ref={svg}
       className={`${styles.currents} ${selected ? styles['has-selection'] : ''} ${tide && stale ? 'stale' : ''} ${failingFaded ? styles['failing-faded'] : ''} ${view.k < FAR ? styles.far : ''}`}
-      aria-label="Chart of the guard systems"
+      aria-label={say.chartGuardSystems}
       aria-busy={!drawn?.computed}
       role="group"
     >

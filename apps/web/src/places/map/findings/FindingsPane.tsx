@@ -11,6 +11,7 @@ import { useAppDispatch } from '../../../store/store.ts';
 import type { Spot } from '../board/useSpot.ts';
 import styles from '../map.module.scss';
 import type { Selection, SheetKind } from '../selection.ts';
+import { say } from '../words.ts';
 
 interface Props {
   map: GuardMap;
@@ -59,7 +60,7 @@ export function FindingsPane({ map, findings, fresh, failed, onJump }: Props) {
           onChange={setCode}
         />
       </div>
-      {failed && <p className="hazard">The check did not finish. It runs again after your next change.</p>}
+      {failed && <p className="hazard">{say.checkDidNotFinish}</p>}
       {findings.length === 0 && fresh && !failed && <p>Nothing to fix.</p>}
       {SEVERITIES.map(({ severity, name, icon: Icon }) => {
         const list = shown.filter((finding) => finding.severity === severity);

@@ -11,6 +11,7 @@ import { changeMap } from '../../../store/openMap.ts';
 import { setCoach } from '../../../store/settings.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
 import styles from '../map.module.scss';
+import { say } from '../words.ts';
 
 /** Every change of the map, the newest first: who, what, when; any revision can be had back, as one more change. */
 export function HistoryPane({ map }: { map: GuardMap }) {
@@ -30,25 +31,25 @@ export function HistoryPane({ map }: { map: GuardMap }) {
     const answer = await fetchRevision({ params: { ...address, revision } });
     if (!answer.data) return setTrouble(refusalOf(answer.error).message);
     const command = diffDocuments(map, answer.data.document as GuardMap, `Revision ${revision} restored`);
-    if (command.commands.length === 0) return setTrouble('The map is already as it was then.');
-    const announce = `The map is back at revision ${revision}.`;
+    if (command.commands.length === 0) return setTrouble(say.mapAlreadyThen);
+    const announce = say.mapBackRevision(revision);
     const issues = dispatch(changeMap(command, { announce }));
     setTrouble(issues.map(({ message }) => message).join('; '));
   };
   return (
     <>
       <SavedField
-        label="Your name in the history"
+        label={say.nameHistory}
         value={coach}
         placeholder="not given"
         onSave={(name) => {
-          if (name.trim().length > 60) return 'At most 60 characters.';
+          if (name.trim().length > 60) return say.most60Characters;
           dispatch(setCoach(name.trim()));
           return undefined;
         }}
       />
       {(error || trouble) && <p className="hazard mt-2 mb-0">{trouble || refusalOf(error).message}</p>}
-      {waiting > 0 && <p className="soft small mt-2 mb-0">Your changes are still being saved.</p>}
+      {waiting > 0 && <p className="soft small mt-2 mb-0">{say.changesStillBeingSaved}</p>}
       {changes.length === 0 && <p className="mt-2">No changes yet.</p>}
       <ol className="history list-unstyled mt-2">
         {changes.map((change, i) => (

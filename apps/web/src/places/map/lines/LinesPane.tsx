@@ -7,6 +7,7 @@ import { LineTrouble } from '../../../components/lines/LineTrouble.tsx';
 import { device } from '../../../device/device.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { say } from '../words.ts';
 import styles from './lines.module.scss';
 
 interface Props {
@@ -63,7 +64,7 @@ export function LinesPane({ map, positions, draft }: Props) {
   return (
     <div className={styles['lines-pane']}>
       <LinesEditor
-        label="Lines of the system"
+        label={say.linesSystem}
         focused
         map={map}
         text={text}

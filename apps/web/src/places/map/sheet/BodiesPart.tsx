@@ -8,6 +8,7 @@ import { type Looking, lookAt } from '../../../components/bodyPlan/looking.ts';
 import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
 import { TurnablePicture } from '../../../components/TurnablePicture.tsx';
+import { say } from '../words.ts';
 import { BodyFitPart } from './BodyFitPart.tsx';
 import { PictureHintsPart, type Turning } from './PictureHintsPart.tsx';
 
@@ -47,7 +48,7 @@ export function BodiesPart({ position, save }: Props) {
       <BodyFitPart position={position} />
       {conflicts.map((conflict) => (
         <p key={conflict.words} className="hazard mb-1">
-          One limb, two holds: {conflict.words}.
+          {say.oneLimbTwoHolds} {conflict.words}.
         </p>
       ))}
       <HoldsPlan

@@ -3,6 +3,7 @@ import { type BodyFit, poseKey } from '@aftersquall/core/pose';
 import { useEffect, useState } from 'react';
 import { Drawing } from '../../../components/PositionPicture.tsx';
 import { askFit } from '../../../workers/pictures.ts';
+import { say } from '../words.ts';
 import styles from './sheet.module.scss';
 
 /** How the position fits other bodies, computed when it is asked for; beside what the coach says of builds, never instead of it. */
@@ -24,11 +25,11 @@ export function BodyFitPart({ position }: { position: Position }) {
   if (!fits)
     return (
       <button type="button" className="btn btn-sm btn-plain mt-2" disabled={busy} onClick={() => void ask()}>
-        {busy ? 'Trying other bodies…' : 'How it fits other bodies'}
+        {busy ? 'Trying other bodies…' : say.howFitsOtherBodies}
       </button>
     );
   return (
-    <section className={styles.fits} aria-label="How it fits other bodies">
+    <section className={styles.fits} aria-label={say.howFitsOtherBodies}>
       {fits.map(({ build, verdict, picture }) => (
         <figure key={build}>
           <Drawing picture={picture} words={`With ${build}.`} shown={[]} />
@@ -37,9 +38,7 @@ export function BodyFitPart({ position }: { position: Position }) {
           </figcaption>
         </figure>
       ))}
-      <small className="soft">
-        Computed from limb lengths and weight. What you write about builds below still counts.
-      </small>
+      <small className="soft">{say.computedLimbLengthsWeight}</small>
     </section>
   );
 }

@@ -1,6 +1,7 @@
 import { type Issue } from '@aftersquall/core/documents';
 import { NAME_LIMIT, SHORT_LIMIT, TEXT_LIMIT } from '@aftersquall/core/model';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
+import { say } from '../words.ts';
 import { listOf } from './useSaver.ts';
 
 interface NameProps {
@@ -15,7 +16,7 @@ export function NameFields({ label = 'Name', of: { name, short }, save }: NamePr
     <>
       <SavedField label={label} limit={NAME_LIMIT} value={name} onSave={(text) => save({ name: text })} />
       <SavedField
-        label="Called across the mat"
+        label={say.calledAcrossMat}
         limit={SHORT_LIMIT}
         placeholder="at most four words"
         value={short ?? ''}
@@ -33,7 +34,7 @@ interface AliasesProps {
 export function AliasesField({ aliases, save }: AliasesProps) {
   return (
     <SavedField
-      label="Other names, with commas"
+      label={say.otherNamesCommas}
       value={aliases.join(', ')}
       onSave={(text) => save({ aliases: listOf(text) })}
     />

@@ -2,6 +2,7 @@ import { OUTCOME_WORDS } from '@aftersquall/core/body';
 import { asPosition, type Ending, indexMap, OUTCOMES, type Position } from '@aftersquall/core/model';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { TakeOut } from '../../../components/TakeOut.tsx';
+import { say } from '../words.ts';
 import { BodiesPart } from './BodiesPart.tsx';
 import { NameFields, NoteField } from './CommonFields.tsx';
 import styles from './sheet.module.scss';
@@ -39,7 +40,7 @@ export function EndingSheet({ id, map, select }: SheetProps & { id: string }) {
       </div>
       <BodiesPart position={asPosition(ending)} save={savePicture} />
       <h3>Only for these moves</h3>
-      <div className="chip-field" role="group" aria-label="Moves that end so">
+      <div className="chip-field" role="group" aria-label={say.movesEndSo}>
         {ending.moves.map((move, place) => (
           <span key={move} className="chip">
             <button type="button" className="bare" onClick={() => select({ kind: 'move', id: move })}>
@@ -51,9 +52,9 @@ export function EndingSheet({ id, map, select }: SheetProps & { id: string }) {
             />
           </span>
         ))}
-        {ending.moves.length === 0 && <span className="soft">For every move that ends so.</span>}
+        {ending.moves.length === 0 && <span className="soft">{say.everyMoveEndsSo}</span>}
         <SelectField
-          label="Another move that ends so"
+          label={say.anotherMoveEndsSo}
           hideLabel
           value=""
           choices={[

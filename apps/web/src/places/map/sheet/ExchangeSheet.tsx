@@ -25,6 +25,7 @@ import { HoldScoreView } from '../../../components/score/HoldScoreView.tsx';
 import { newEnding } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch, useAppSelector } from '../../../store/store.ts';
+import { say } from '../words.ts';
 import { NoteField } from './CommonFields.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
@@ -50,7 +51,7 @@ export function ExchangeSheet({ id, map, select }: SheetProps & { id: string }) 
   const outcome = isOutcome(exchange.to) ? exchange.to.outcome : undefined;
   const saveChance = (text: string) => {
     const percent = readNumber(text.replace('%', ''));
-    if (percent === undefined || !(percent >= 0 && percent <= 100)) return 'Give a chance from 0 to 100 %.';
+    if (percent === undefined || !(percent >= 0 && percent <= 100)) return say.giveChance0100;
     // What the coach types is the coach's, also where a blend stood.
     return save({ chance: percent / 100, ...(exchange.basis && { basis: 'coach' as const }) });
   };

@@ -11,6 +11,7 @@ import { PartScope } from '../../../components/fields/useDraft.tsx';
 import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { say } from '../words.ts';
 import { ExchangeLine } from './ExchangeLine.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
@@ -42,7 +43,7 @@ export function LookPart({ look, position, map, select, open }: Props) {
             />
           </div>
           <ChoiceToggle
-            label="When you choose the move"
+            label={say.whenChooseMove}
             value={look.timing}
             choices={[
               ['hidden', 'before top moves'],
@@ -52,12 +53,12 @@ export function LookPart({ look, position, map, select, open }: Props) {
           />
         </div>
         <SavedField
-          label="What top sees you do"
+          label={say.whatTopSeesDo}
           placeholder="you reach for the far sleeve"
           value={look.topSees ?? ''}
           onSave={(text) => change({ topSees: text || undefined })}
         />
-        <div className="chip-field my-2" role="group" aria-label={`What top does about: ${look.name}`}>
+        <div className="chip-field my-2" role="group" aria-label={say.whatTopDoesAbout(look.name)}>
           {look.reactions.map((reaction) => (
             <button
               key={reactionKey(reaction)}
@@ -69,7 +70,7 @@ export function LookPart({ look, position, map, select, open }: Props) {
             </button>
           ))}
           <SelectField
-            label="Add what top does"
+            label={say.addWhatTopDoes}
             hideLabel
             value=""
             choices={[
@@ -156,7 +157,9 @@ function OwnWords({ map, look, position, onChange }: OwnWordsProps) {
   const own = look.reactions.filter(({ feel, script }) => feel || script).length;
   return (
     <details className="small mt-1">
-      <summary>In our words here: {own === 0 ? 'none' : own}</summary>
+      <summary>
+        {say.ourWordsHere} {own === 0 ? 'none' : own}
+      </summary>
       {look.reactions.map((ref, place) => {
         const general = index.reaction.get(ref.id);
         const save = (words: { feel?: string | undefined; script?: string | undefined }) =>
@@ -172,7 +175,7 @@ function OwnWords({ map, look, position, onChange }: OwnWordsProps) {
               onSave={(feel) => save({ feel: feel || undefined })}
             />
             <SavedField
-              label={`How a partner gives ${reactionName(map, ref, position)} here`}
+              label={say.howPartnerGivesHere(reactionName(map, ref, position))}
               hideLabel
               placeholder={general?.script || 'how a partner gives it'}
               value={ref.script ?? ''}
@@ -182,7 +185,7 @@ function OwnWords({ map, look, position, onChange }: OwnWordsProps) {
         );
       })}
       <SavedField
-        label="Note on this look"
+        label={say.noteLook}
         value={look.note ?? ''}
         onSave={(note) => onChange({ note: note || undefined })}
       />

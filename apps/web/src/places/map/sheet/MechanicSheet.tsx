@@ -4,6 +4,7 @@ import { HazardsField } from '../../../components/fields/HazardsField.tsx';
 import { LoadsField } from '../../../components/fields/LoadsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { say } from '../words.ts';
 import { AliasesField, NameFields, NoteField } from './CommonFields.tsx';
 import styles from './sheet.module.scss';
 import type { SheetProps } from './sheetProps.ts';
@@ -33,34 +34,34 @@ export function MechanicSheet({ id, map, select }: SheetProps & { id: string }) 
             onChange={(form) => save({ form: form as Mechanic['form'] })}
           />
           <SavedField
-            label="How much at a time"
+            label={say.howMuchTime}
             placeholder="8 a side"
             value={mechanic.dose ?? ''}
             onSave={(dose) => save({ dose: dose || undefined })}
           />
         </div>
         <SavedField
-          label="How it is done"
+          label={say.howDone}
           limit={TEXT_LIMIT}
           lines={3}
           value={mechanic.how}
           onSave={(how) => save({ how })}
         />
         <SavedField
-          label="As it is said in class"
+          label={say.saidClass}
           limit={SAID_LIMIT}
           value={mechanic.said ?? ''}
           onSave={(said) => save({ said: said.trim() || undefined })}
         />
         <SavedField
-          label="What the partner does"
+          label={say.whatPartnerDoes}
           limit={TEXT_LIMIT}
           lines={2}
           value={mechanic.partner ?? ''}
           onSave={(partner) => save({ partner: partner || undefined })}
         />
         <SavedField
-          label="Cues, one a line"
+          label={say.cuesOneLine}
           lines={2}
           value={mechanic.cues.join('\n')}
           onSave={(text) => save({ cues: linesOf(text) })}

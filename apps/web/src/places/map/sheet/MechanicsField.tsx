@@ -8,6 +8,7 @@ import { newMechanic } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import type { Selection } from '../selection.ts';
+import { say } from '../words.ts';
 
 interface Props {
   map: GuardMap;
@@ -33,7 +34,7 @@ export function MechanicsField({ map, move, select }: Props) {
     if (dispatch(changeMap(command)).length === 0) select({ kind: 'mechanic', id: made.id });
   };
   return (
-    <div className="chip-field" role="group" aria-label="What the body does">
+    <div className="chip-field" role="group" aria-label={say.whatBodyDoes}>
       {move.mechanics.map((id, place) => (
         <span key={id} className="chip">
           <button type="button" className="bare" onClick={() => select({ kind: 'mechanic', id })}>
@@ -54,7 +55,7 @@ export function MechanicsField({ map, move, select }: Props) {
           { value: NEW, name: 'a new one…' },
           ...map.mechanics
             .filter(({ id }) => !move.mechanics.includes(id))
-            .map(({ id, name }) => ({ value: id, name, group: 'Mechanics of the map' })),
+            .map(({ id, name }) => ({ value: id, name, group: say.mechanicsMap })),
         ]}
         onChange={(id) => (id === NEW ? setNaming(true) : id && change([...move.mechanics, id]))}
       />

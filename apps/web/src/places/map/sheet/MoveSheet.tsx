@@ -26,6 +26,7 @@ import { TakeOut } from '../../../components/TakeOut.tsx';
 import { newExchange } from '../../../store/newThings.ts';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { say } from '../words.ts';
 import { AliasesField, NameFields, NoteField } from './CommonFields.tsx';
 import { ExchangeLine } from './ExchangeLine.tsx';
 import { MechanicsField } from './MechanicsField.tsx';
@@ -92,7 +93,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
         {move.hazards.length > 0 && (
           <div className="chip-field">
             <Hazards tags={move.hazards} />
-            <span className="soft small">Finish slowly; release at the tap of hand, foot or voice.</span>
+            <span className="soft small">{say.finishSlowlyReleaseTap}</span>
           </div>
         )}
       </div>
@@ -130,7 +131,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
       <h3>About it</h3>
       <div className={styles.fields}>
         <SavedField
-          label="Cues, one a line"
+          label={say.cuesOneLine}
           lines={2}
           value={move.cues.join('\n')}
           onSave={(text) => save({ cues: linesOf(text) })}
@@ -196,7 +197,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
             onChange={(fall) => save({ fall: (fall || undefined) as Move['fall'] })}
           />
           <SavedField
-            label="What shows that it is skill"
+            label={say.whatShowsSkill}
             limit={TEXT_LIMIT}
             lines={2}
             value={move.test ?? ''}
@@ -205,7 +206,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
         </div>
         {(move.hazards.length > 0 || move.tap) && (
           <SavedField
-            label="When whoever is caught taps"
+            label={say.whenWhoeverCaughtTaps}
             limit={TEXT_LIMIT}
             value={move.tap ?? ''}
             onSave={(tap) => save({ tap: tap || undefined })}
@@ -214,7 +215,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
         {(move.hazards.length > 0 || move.escapes.length > 0) && (
           <div>
             <div className="label-small">Ways out of it</div>
-            <div className="chip-field" role="group" aria-label="Ways out of it">
+            <div className="chip-field" role="group" aria-label={say.waysOut}>
               {move.escapes.map((out, place) => (
                 <span key={out} className="chip">
                   <button type="button" className="bare" onClick={() => select({ kind: 'move', id: out })}>
@@ -250,7 +251,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
       </div>
       {move.kind === 'sweep' && (
         <Link to={`${mapAddress(map.id, 'balance')}?move=${id}`} className="btn btn-sm btn-plain mt-2">
-          <Scale size={14} aria-hidden /> Which way do they fall?
+          <Scale size={14} aria-hidden /> {say.whichWayDoFall}
         </Link>
       )}
       <h3>Faults</h3>

@@ -13,6 +13,7 @@ import { useState } from 'react';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { type Choice, SelectField } from '../../../components/fields/SelectField.tsx';
 import { TakeOut } from '../../../components/TakeOut.tsx';
+import { say } from '../words.ts';
 import styles from './sheet.module.scss';
 
 interface Props {
@@ -100,7 +101,7 @@ export function ConditionsField({
         </div>
       ))}
       <SelectField
-        label="Another sign it needs"
+        label={say.anotherSignNeeds}
         hideLabel
         value={facet}
         choices={[

@@ -3,6 +3,7 @@ import { type Issue } from '@aftersquall/core/documents';
 import { type Contact, HOOK_ROUTES, type PoseHints, type Position } from '@aftersquall/core/model';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
+import { say } from '../words.ts';
 import styles from './sheet.module.scss';
 
 export type Turning = 'view' | 'own' | 'top';
@@ -35,10 +36,10 @@ export function PictureHintsPart({ position, turning, onTurning, save }: Props) 
   };
   return (
     <details className={styles.hints} open={Boolean(pose)}>
-      <summary>The picture is not right?</summary>
+      <summary>{say.pictureNotRight}</summary>
       <ChoiceToggle
         label="What dragging turns"
-        above="Dragging and arrow keys turn"
+        above={say.draggingArrowKeysTurn}
         value={turning}
         choices={[
           ['view', 'the view'],

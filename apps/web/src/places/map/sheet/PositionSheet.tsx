@@ -11,6 +11,7 @@ import { readNumber, SavedField } from '../../../components/fields/SavedField.ts
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
+import { say } from '../words.ts';
 import { AddMove } from './AddMove.tsx';
 import { BodiesPart } from './BodiesPart.tsx';
 import { AliasesField, NameFields, NoteField } from './CommonFields.tsx';
@@ -69,13 +70,13 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
       <h3>About it</h3>
       <div className={styles.fields}>
         <SavedField
-          label="Cues, one a line"
+          label={say.cuesOneLine}
           lines={3}
           value={position.cues.join('\n')}
           onSave={(text) => save({ cues: linesOf(text) })}
         />
         <SavedField
-          label="What most rooms call it"
+          label={say.whatMostRoomsCall}
           limit={SHORT_LIMIT}
           value={position.usual ?? ''}
           onSave={(usual) => save({ usual: usual.trim() || undefined })}
@@ -108,7 +109,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
         ))}
         <div className="two">
           <SavedField
-            label="Rounds start here (weight)"
+            label={say.roundsStartHereWeight}
             value={String(position.entry ?? '')}
             type="number"
             placeholder="0"
@@ -132,7 +133,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           />
           <ChoiceToggle
             label="Near side"
-            above="Near side is top’s"
+            above={say.nearSideTops}
             value={position.leadSide}
             choices={[
               ['L', 'left'],
@@ -151,7 +152,7 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
           onChange={(value) => save({ drift: landingOf(value) as Landing })}
         />
         <SavedField
-          label="Points for waiting here"
+          label={say.pointsWaitingHere}
           value={String(position.rest ?? '')}
           type="number"
           placeholder="the map’s"
@@ -173,8 +174,8 @@ export function PositionSheet({ id, map, select }: SheetProps & { id: string }) 
 
 /** What a game is won by where nobody says more. */
 const USUAL_GAME = {
-  bottom: 'On top or on the back, three seconds.',
-  top: 'Pass, or flatten them, three seconds.',
+  bottom: say.topBackThreeSeconds,
+  top: say.passFlattenThemThree,
 };
 
 /** A game from here: what wins it for each. */
@@ -199,7 +200,7 @@ function GamePart({
     <>
       <div className="two">
         <SavedField
-          label="A game from here: bottom wins"
+          label={say.gameHereBottomWins}
           lines={2}
           value={bottom}
           onSave={(text) => set({ bottom: text })}
@@ -208,7 +209,7 @@ function GamePart({
       </div>
       {game && (
         <SavedField
-          label="Bottom wins by time, too"
+          label={say.bottomWinsTimeToo}
           placeholder="20 s not passed"
           value={time ?? ''}
           onSave={(text) => set({ time: text.trim() || undefined })}
@@ -222,10 +223,6 @@ function SystemName({ id, map }: { id: string; map: SheetProps['map'] }) {
   const system = indexMap(map).system.get(id);
   const save = useSaver('system', system);
   return system ? (
-    <SavedField
-      label={`Name of the system “${system.name}”`}
-      value={system.name}
-      onSave={(name) => save({ name })}
-    />
+    <SavedField label={say.nameSystem(system.name)} value={system.name} onSave={(name) => save({ name })} />
   ) : null;
 }

@@ -9,6 +9,7 @@ import {
   type ReactionNeed,
 } from '@aftersquall/core/model';
 import { PatternsField } from '../../../components/fields/PatternsField.tsx';
+import { say } from '../words.ts';
 import { ConditionsField } from './NeedsEditor.tsx';
 import styles from './sheet.module.scss';
 
@@ -40,7 +41,7 @@ export function ReactionNeeds({ reaction: { needs }, context, onChange }: Props)
       </div>
       <div>
         <div className="label-small">Limbs of top that must be free</div>
-        <div className="chip-field" role="group" aria-label="Limbs of top that must be free">
+        <div className="chip-field" role="group" aria-label={say.limbsTopMustFree}>
           {LIMBS.map((limb) => (
             <button
               key={limb}
@@ -59,7 +60,7 @@ export function ReactionNeeds({ reaction: { needs }, context, onChange }: Props)
       <div>
         <div className="label-small">What bottom must not hold</div>
         <PatternsField
-          label="Holds that stop it"
+          label={say.holdsStop}
           patterns={not}
           context={context}
           onChange={(next) => save({ not: next })}

@@ -5,6 +5,7 @@ import { PatternsField } from '../../../components/fields/PatternsField.tsx';
 import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField, wordChoices } from '../../../components/fields/SelectField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
+import { say } from '../words.ts';
 import { AliasesField, NameFields, NoteField } from './CommonFields.tsx';
 import { ReactionNeeds } from './ReactionNeeds.tsx';
 import styles from './sheet.module.scss';
@@ -39,14 +40,14 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
           onChange={(group) => save({ group: group as Reaction['group'] })}
         />
         <SavedField
-          label="How bottom feels it coming"
+          label={say.howBottomFeelsComing}
           limit={TEXT_LIMIT}
           lines={2}
           value={reaction.feel}
           onSave={(feel) => save({ feel })}
         />
         <SavedField
-          label="How a partner gives it in a drill"
+          label={say.howPartnerGivesDrill}
           limit={TEXT_LIMIT}
           lines={2}
           value={reaction.script}
@@ -68,7 +69,7 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
       />
       <h3>What top takes</h3>
       <HoldsField
-        label="Holds that top takes"
+        label={say.holdsTopTakes}
         by="top"
         holds={reaction.topTakes}
         context={CONTEXT}
@@ -76,7 +77,7 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
       />
       <h3>What top lets go of</h3>
       <PatternsField
-        label="Holds that top lets go of"
+        label={say.holdsTopLetsGo}
         patterns={reaction.topReleases}
         context={CONTEXT}
         onChange={(topReleases) => save({ topReleases })}
@@ -98,7 +99,7 @@ export function ReactionSheet({ id, map, select }: SheetProps & { id: string }) 
             {position.name}
           </button>
         ))}
-        {used.length === 0 && <span className="soft">Nowhere yet. Add it to a position on the Board.</span>}
+        {used.length === 0 && <span className="soft">{say.nowhereYetAddPosition}</span>}
       </div>
     </>
   );

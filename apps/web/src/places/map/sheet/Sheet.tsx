@@ -8,6 +8,7 @@ import { IconButton } from '../../../components/IconButton.tsx';
 import { changeMap } from '../../../store/openMap.ts';
 import { useAppDispatch } from '../../../store/store.ts';
 import { positionOf, type Selection, selectedThing } from '../selection.ts';
+import { say } from '../words.ts';
 import { EndingSheet } from './EndingSheet.tsx';
 import { ExchangeSheet } from './ExchangeSheet.tsx';
 import { MechanicSheet } from './MechanicSheet.tsx';
@@ -37,7 +38,7 @@ export function Sheet({
   const parent = kind === 'position' ? undefined : positionOf(map, selection);
   const takeOut = () => {
     const name = thing && 'name' in thing ? `“${thing.name}”` : `the ${kind}`;
-    dispatch(changeMap(remove(kind, id), { announce: `Removed ${name} and what depends on it.` }));
+    dispatch(changeMap(remove(kind, id), { announce: say.removedWhatDepends(name) }));
     select(parent ? { kind: 'position', id: parent } : undefined);
   };
   const duplicate = (mirrored: boolean) => {
@@ -59,15 +60,15 @@ export function Sheet({
             <IconButton
               bare
               label="Duplicate this position"
-              title="Duplicate this position, with its moves"
+              title={say.duplicatePositionMoves}
               onClick={() => duplicate(false)}
             >
               <Copy size={16} aria-hidden />
             </IconButton>
             <IconButton
               bare
-              label="Duplicate this position mirrored"
-              title="Duplicate this position mirrored, with its moves"
+              label={say.duplicatePositionMirrored}
+              title={say.duplicatePositionMirroredMoves}
               onClick={() => duplicate(true)}
             >
               <FlipHorizontal2 size={16} aria-hidden />
@@ -75,7 +76,7 @@ export function Sheet({
           </>
         )}
         {thing && TAUGHT.includes(kind) && (
-          <AddToClass map={map.id} things={[`${kind}.${id}`]} label="Add it to a class" />
+          <AddToClass map={map.id} things={[`${kind}.${id}`]} label={say.addClass} />
         )}
         {thing && (
           <IconButton bare label={`Remove this ${kind}`} onClick={takeOut}>
@@ -86,7 +87,7 @@ export function Sheet({
           <X size={18} aria-hidden />
         </IconButton>
       </div>
-      {!thing && <p>It is no longer in the map. Undo brings it back.</p>}
+      {!thing && <p>{say.noLongerMapUndo}</p>}
       <DraftScope value={`map/${map.id}/${kind}/${id}`}>
         {kind === 'position' && <PositionSheet key={id} id={id} map={map} select={select} />}
         {kind === 'move' && <MoveSheet key={id} id={id} map={map} select={select} />}

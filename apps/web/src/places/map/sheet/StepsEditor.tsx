@@ -7,6 +7,7 @@ import { HoldsField } from '../../../components/fields/HoldsField.tsx';
 import { readNumber, SavedField } from '../../../components/fields/SavedField.tsx';
 import { SignsField } from '../../../components/fields/SignsField.tsx';
 import { TakeOut } from '../../../components/TakeOut.tsx';
+import { say } from '../words.ts';
 import styles from './sheet.module.scss';
 
 interface Props {
@@ -133,7 +134,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
         type="button"
         className={styles['step-summary']}
         aria-expanded={open}
-        aria-label={`Holds and order of step ${number}`}
+        aria-label={say.holdsOrderStep(number)}
         onClick={() => setOpen(!open)}
       >
         {summary.length > 0 ? summary.join(' · ') : 'no grip changes'}
@@ -141,7 +142,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
       {open && (
         <div className={styles['step-details']}>
           <SavedField
-            label={`Step ${number} as it is said in class`}
+            label={say.stepSaidClass(number)}
             limit={SAID_LIMIT}
             value={step.said ?? ''}
             onSave={(said) => onChange({ ...step, said: said.trim() || undefined })}
@@ -155,7 +156,7 @@ function StepRow({ step, place, steps, context, onChange, onRemove, onMove }: Ro
             onChange={(take) => onChange({ ...step, take })}
           />
           <div className="label-small mt-2">Lets go with</div>
-          <div className="chip-field" role="group" aria-label={`Step ${number} lets go with`}>
+          <div className="chip-field" role="group" aria-label={say.stepLetsGo(number)}>
             {CONTACTS.map((contact) => {
               const on = step.release.includes(contact);
               return (

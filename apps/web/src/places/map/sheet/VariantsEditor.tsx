@@ -6,6 +6,7 @@ import { SavedField } from '../../../components/fields/SavedField.tsx';
 import { SelectField } from '../../../components/fields/SelectField.tsx';
 import { PartScope } from '../../../components/fields/useDraft.tsx';
 import { TakeOut } from '../../../components/TakeOut.tsx';
+import { say } from '../words.ts';
 import { StepsEditor } from './StepsEditor.tsx';
 import styles from './sheet.module.scss';
 
@@ -49,7 +50,7 @@ export function VariantsEditor({ move, context, onChange }: Props) {
                 <div className="d-flex gap-1 align-items-center">
                   <div className="flex-grow-1">
                     <SavedField
-                      label="Name of the variation"
+                      label={say.nameVariation}
                       hideLabel
                       value={variant.name}
                       onSave={(name) => set(place, { name })}
@@ -69,7 +70,7 @@ export function VariantsEditor({ move, context, onChange }: Props) {
                   type="button"
                   className={`chip ${variant.sameMove ? 'on' : ''}`}
                   aria-pressed={Boolean(variant.sameMove)}
-                  title="You teach this instead of the move, never both"
+                  title={say.teachInsteadMoveNever}
                   onClick={() => set(place, { sameMove: variant.sameMove ? undefined : true })}
                 >
                   instead of the move
