@@ -14,7 +14,7 @@ test('the first map begins with the systems one teaches, from the book that ship
   await expect(book).toContainText('10 positions');
   await book.getByRole('checkbox', { name: /^Butterfly/ }).check();
   await book.getByRole('checkbox', { name: /^Half guard/ }).check();
-  await page.getByRole('button', { name: 'Begin with 2 of the systems' }).click();
+  await page.getByRole('button', { name: 'Start with 2 systems' }).click();
   await expect(page.getByRole('button', { name: 'Ours', exact: true })).toBeVisible();
   const { document: map } = await saved(page.request, empty.url, 'map/ours');
   expect(map.systems.map(({ id }) => id)).toEqual(['butterfly', 'half-guard']);
@@ -46,7 +46,7 @@ test('the first map may be a file, too; what is none says so', async ({ page, em
   await page
     .getByLabel('Map file')
     .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('hello') });
-  const refused = page.getByRole('alert').filter({ hasText: 'This is not a map file' });
+  const refused = page.getByRole('alert').filter({ hasText: 'This file is not a map' });
   await expect(refused).toContainText('this is not a JSON file');
   const bad = { ...emptyMap('bad', 'Bad'), positions: [{ id: 'p', name: 'P', leadSide: 'up' }] };
   await page.getByLabel('Map file').setInputFiles({

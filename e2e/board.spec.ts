@@ -29,7 +29,7 @@ test('a small system is written from nothing in the board, by keyboard alone', a
   await keyboard.press('Enter');
   await keyboard.type('top-side 60%');
   await keyboard.press('Tab');
-  await expect(cell(page, 'Underhook and come up', 'Nothing')).toHaveAccessibleName(
+  await expect(cell(page, 'Underhook and come up', 'Top does nothing')).toHaveAccessibleName(
     /on top in side control, 60 %/,
   );
 
@@ -49,7 +49,7 @@ test('a small system is written from nothing in the board, by keyboard alone', a
   await keyboard.type('new Half guard flat 55% else passed');
   await keyboard.press('Enter');
   await expect(cell(page, 'Roll under', 'Crossfaces')).toHaveAccessibleName(
-    /Half guard flat, 55 %, the coach's guess, else guard passed/,
+    /Half guard flat, 55 %, the coach's guess, if it fails: guard passed/,
   );
   await keyboard.press('ArrowUp');
   await keyboard.type('half');
@@ -107,7 +107,7 @@ test('the same is written in lines: errors where they are, a preview, and one un
   await expect(cell(page, 'Underhook', 'Crossfaces')).toHaveAccessibleName(/Half guard flat, 40 %/);
 
   // A change on the board is a change of the lines, and the other way round.
-  await cell(page, 'Underhook', 'Nothing').click();
+  await cell(page, 'Underhook', 'Top does nothing').click();
   await page.keyboard.press('Delete');
   await expect(editor).not.toContainText('top-side');
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
@@ -124,7 +124,7 @@ test('a hole is found among the findings, jumped to, and filled with a suggested
   await page.getByRole('button', { name: 'What needs work: 3 holes' }).click();
   const findings = page.getByRole('complementary', { name: 'What needs work' });
   await findings
-    .getByRole('button', { name: /"Pull the sleeve, tip over the near side" has no answer/ })
+    .getByRole('button', { name: /you have no answer with "Pull the sleeve, tip over the near side"/ })
     .click();
   const hole = cell(page, 'Pull the sleeve, tip over the near side', 'Widens the base');
   await expect(hole).toHaveAttribute('aria-selected', 'true');
@@ -145,9 +145,7 @@ test('a finding with a sure mend is mended at once; rules bring their own', asyn
   await change(request, demo.url, [setFields('move', 'cross-choke', [{ path: ['hazards'], value: [] }])]);
   await page.goto(`${demo.url}/map/kelpwick?pane=findings`);
   const findings = page.getByRole('complementary', { name: 'What needs work' });
-  const finding = findings.getByText(
-    '"Cross-collar choke" attacks a joint or the neck and carries no hazard.',
-  );
+  const finding = findings.getByText('"Cross-collar choke" attacks a joint or the neck and names no hazard.');
   await expect(finding).toBeVisible();
   await findings.getByRole('button', { name: 'Fix it' }).click();
   await expect(finding).toHaveCount(0);
@@ -304,7 +302,7 @@ test('a move is written step by step, with its order and its ways', async ({ pag
   await expect(page.getByText(', 1 error')).toHaveCount(0);
 
   await sheet.getByRole('button', { name: 'another variation' }).click();
-  const way = sheet.getByRole('region', { name: 'Way 1' });
+  const way = sheet.getByRole('region', { name: 'Variation 1' });
   await way.getByRole('textbox', { name: 'Why' }).fill('Shorter arms reach the lat, not the shoulder.');
   await way.getByRole('button', { name: 'ours' }).click();
   await expect(way.getByRole('button', { name: 'ours' })).toHaveAttribute('aria-pressed', 'true');

@@ -146,10 +146,10 @@ test('what the model can say is said on the sheets: mechanics, needs, own words,
 }) => {
   await page.goto(`${shipped.url}/map/kelpwick?sel=move.scissor`);
   const move = page.getByRole('complementary', { name: 'The move' });
-  await move.getByLabel('New false positive').fill('tips a partner who leans along');
+  await move.getByLabel('New fake success').fill('tips a partner who leans along');
   await page.keyboard.press('Enter');
   await move
-    .getByLabel(/The honest test: false positive/)
+    .getByLabel(/How to test it honestly/)
     .last()
     .fill('they sit back at will');
   await page.keyboard.press('Enter');
@@ -172,7 +172,7 @@ test('what the model can say is said on the sheets: mechanics, needs, own words,
   await page.keyboard.press('Enter');
   await page.goto(`${shipped.url}/map/kelpwick?sel=position.collar-sleeve-kneeling`);
   await page
-    .getByText(/^In its own words here/)
+    .getByText(/^In our words here/)
     .first()
     .click();
   await page.getByLabel('How Strips the collar grip feels here').fill('Both hands on your wrist.');

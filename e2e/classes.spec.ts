@@ -45,7 +45,7 @@ test('what does not fit is listed for another class, and a removed class comes b
   await page.getByRole('button', { name: 'Build the class' }).click();
   await expect(page.getByRole('heading', { name: /Did not fit: \d+ for another class/ })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Did not fit' }).getByRole('listitem').first()).toContainText(
-    /It takes \d+:\d\d; \d+:\d\d are missing\. Make the class \d+ minutes/,
+    /It takes \d+:\d\d; you lack \d+:\d\d\. Make the class \d+ minutes/,
   );
   await page.getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Removed' })).toBeVisible();
@@ -167,13 +167,11 @@ test('without the jacket what needs it is left out, and one side takes half the 
     return minutes! * 60 + seconds!;
   };
   await page.goto(`${demo.url}/club/classes?goal=cross-choke--strip-collar,cross-choke--posture-up`);
-  await expect(page.getByText('2 exchanges to cover')).toBeVisible();
+  await expect(page.getByText('2 answers to cover')).toBeVisible();
   await page.getByLabel('Minutes').fill('30');
   await page.getByRole('button', { name: 'No-gi' }).click();
   await page.getByRole('button', { name: 'Build the class' }).click();
-  await expect(
-    page.getByRole('status').filter({ hasText: 'are not played no-gi and were left out' }),
-  ).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'they are not played no-gi' })).toBeVisible();
   await expect(page.getByText('Nothing fits into 30 minutes.')).toBeVisible();
 
   await page.getByRole('link', { name: 'New class' }).click();
@@ -204,7 +202,7 @@ test('without the jacket what needs it is left out, and one side takes half the 
   await page.keyboard.press('Enter');
   await expect(water.getByLabel('Seconds')).toHaveValue('90');
   const wet = await total();
-  await water.getByRole('button', { name: 'Take out: Water' }).click();
+  await water.getByRole('button', { name: 'Remove: Water' }).click();
   await expect.poll(total).toBe(wet - 90);
 });
 
@@ -301,17 +299,17 @@ test('what the rules of a class bar is done only for a reason that is kept and p
   await page.getByLabel('All of Half guard, shoulder-lock grip').check();
   await page.getByRole('button', { name: 'Build the class' }).click();
   const barred = page.getByRole('note', { name: 'Against the rules' });
-  await expect(barred.first()).toContainText('shoulder lock: barred by Youth, gi.');
-  await expect(barred).toContainText('Take it out, or say');
+  await expect(barred.first()).toContainText('shoulder lock: against Youth, gi.');
+  await expect(barred).toContainText('Remove it, or write');
   await barred.getByRole('button').first().click();
-  await page.getByLabel('done all the same because').fill('Positions only, no squeeze; both coaches watch.');
+  await page.getByLabel('Reason for doing it anyway').fill('Positions only, no squeeze; both coaches watch.');
   await page.keyboard.press('Enter');
   await expect(barred.first()).toContainText(
-    'Done all the same: Positions only, no squeeze; both coaches watch.',
+    'Allowed anyway: Positions only, no squeeze; both coaches watch.',
   );
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('article', { name: 'Class sheet' })).toContainText(
-    'Barred by the rules of this class, done all the same: Positions only, no squeeze; both coaches watch.',
+    'Against this class’s rules. Allowed anyway: Positions only, no squeeze; both coaches watch.',
   );
   await page.emulateMedia({ media: 'screen' });
   await expect

@@ -17,8 +17,8 @@ test('an outcome gets a picture from what is held at the end, for its move or fo
   await expect.poll(made).toMatchObject([{ outcome: 'top-side', moves: ['scissor'] }]);
   expect((await made())[0]!.holds.length).toBeGreaterThan(0);
 
-  await moves.getByRole('button', { name: /^Take out/ }).click();
-  await expect(moves).toContainText('For every move with this outcome');
+  await moves.getByRole('button', { name: /^Remove/ }).click();
+  await expect(moves).toContainText('For every move that ends so');
   await sheet.getByLabel('Called across the mat').fill('Cross side');
   await sheet.getByLabel('Called across the mat').press('Tab');
   await expect.poll(made).toMatchObject([{ moves: [], short: 'Cross side' }]);

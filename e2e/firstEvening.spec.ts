@@ -192,7 +192,7 @@ test('barred answers are folded away with the reason, and the nearest allowed on
   await page.goto(`${demo.url}/map/kelpwick/read?at=shoulder-lock&met=none`);
   await page.getByLabel('Rules').selectOption({ label: 'Rules: Youth, gi' });
   const answers = page.getByRole('region', { name: 'Answers' });
-  const fold = answers.getByRole('group').filter({ hasText: 'barred here' });
+  const fold = answers.getByRole('group').filter({ hasText: 'against the rules here' });
   await expect(fold).toContainText('shoulder lock is barred under Youth, gi');
   const barred = page.getByRole('article').filter({ hasText: 'Finish the shoulder lock' });
   await expect(barred).toBeHidden();
@@ -206,7 +206,7 @@ test('whole classes at once: leg attacks out of the game in one pick, positions 
 }) => {
   await page.goto(`${demo.url}/map/kelpwick/weigh`);
   await page.getByRole('button', { name: 'What if', exact: true }).click();
-  const away = page.getByLabel('Without');
+  const away = page.getByLabel('Without', { exact: true });
   const legs = away.locator('option', { hasText: 'Without leg attacks' });
   await away.selectOption((await legs.getAttribute('value'))!);
   await expect(page.getByRole('list', { name: 'Left out' }).getByRole('listitem')).toHaveCount(1);
@@ -234,10 +234,10 @@ test('whole classes at once: leg attacks out of the game in one pick, positions 
 test('a position is had on its other side, with its moves', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick?sel=position.x-guard`);
   await page.getByRole('button', { name: 'Duplicate this position mirrored' }).click();
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('X-guard under a tall top, other side');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('X-guard under a tall top, mirrored');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const { document: map } = await saved(page.request, demo.url, 'map/kelpwick');
-  const [first, copy] = ['X-guard under a tall top', 'X-guard under a tall top, other side'].map(
+  const [first, copy] = ['X-guard under a tall top', 'X-guard under a tall top, mirrored'].map(
     (name) => map.positions.find((position) => position.name === name)!,
   );
   expect(copy!.leadSide).not.toBe(first!.leadSide);
@@ -248,9 +248,9 @@ test('a word is explained where it stands, until it is put away; a figure says w
   demo,
 }) => {
   await page.goto(`${demo.url}/map/kelpwick?sel=position.x-guard`);
-  const sentence = page.getByText('A look is what top sees', { exact: false });
+  const sentence = page.getByText('What top sees: moves that start', { exact: false });
   await expect(sentence).toBeVisible();
-  await page.getByRole('button', { name: /^Put away: A look/ }).click();
+  await page.getByRole('button', { name: /^Hide: What top sees/ }).click();
   await expect(sentence).toHaveCount(0);
   await page.reload();
   await expect(page.getByLabel('Name', { exact: true })).toBeVisible();

@@ -14,7 +14,7 @@ test('from nothing to a printed sheet: a place, an hour, and the whole class wit
 }) => {
   await page.goto(`${shipped.url}/club/classes`);
   await startFrom(page, 'Cross-sleeve guard, top standing');
-  await page.getByLabel(/Begin from the log/).uncheck();
+  await page.getByLabel(/Start with:/).uncheck();
   await page.getByRole('button', { name: 'Make the class' }).click();
   const tree = page.getByRole('region', { name: 'What it teaches' });
   await expect(tree).toContainText(/By the end: \w+/);
@@ -139,7 +139,7 @@ test('a position that is weighed becomes a lesson; an odd number says what the t
     .getByRole('listitem', { name: /^Game 1/ })
     .getByRole('button')
     .click();
-  await expect(page.getByText(/^One group of three: two work, the third counts faults; they/)).toBeVisible();
+  await expect(page.getByText(/^One group of three: two work, the third counts faults. They/)).toBeVisible();
 });
 
 test('a lesson along a chain that was kept, forward and from its end; another theme is taken at a tap', async ({
@@ -179,7 +179,7 @@ test('a class begins from the log: the faults first, what comes back, and nothin
   await page.goto(`${shipped.url}/club/classes`);
   await startFrom(page, 'Single-leg X');
   await expect(
-    page.getByLabel(/Start with: 3 faults come first, .* moves they already know\.$/),
+    page.getByLabel(/Start with: the 3 faults you saw most, .* They already know \d+ moves\.$/),
   ).toBeChecked();
   await page.getByLabel('Where the figures come from').selectOption('blended');
   await page.getByRole('button', { name: 'Make the class' }).click();

@@ -14,7 +14,7 @@ test('the next class begins from what was carried over, counted, fading and thin
 }) => {
   await page.goto(`${shipped.url}/club/log?weeks=all`);
   const box = (name: string) => page.getByRole('region', { name, exact: true });
-  await expect(box('Not reached').getByRole('listitem').first()).toContainText('not reached on');
+  await expect(box('Not reached').getByRole('listitem').first()).toContainText('planned for');
   await expect(box('Fix first').getByRole('listitem').first()).toContainText('in all');
   await expect(box('Fading').getByRole('listitem').first()).toContainText(/% kept.*, last on/);
   await expect(box('Needs tries').getByRole('listitem')).toHaveCount(5);
@@ -40,7 +40,7 @@ test('the guess that proves wrong is seen, and the blend becomes the map’s cha
     return [now, basis ?? ''] as const;
   };
   const [before] = await chance();
-  await first.getByRole('button', { name: /^Take the blend for/ }).click();
+  await first.getByRole('button', { name: /^Use the counted results for/ }).click();
   await expect(first.getByText('taken')).toBeVisible();
   await expect.poll(async () => (await chance())[1]).toBe('blended');
   expect((await chance())[0]).toBeLessThan(before - 0.1);
@@ -50,7 +50,7 @@ test('the guess that proves wrong is seen, and the blend becomes the map’s cha
   await expect.poll(async () => (await chance())[0]).toBe(before);
   // One athlete's tries say something of the athlete, and never become the map's.
   await page.getByLabel('Athlete', { exact: true }).selectOption('Gull');
-  await expect(page.getByText('One athlete’s tries say something of the athlete')).toBeVisible();
+  await expect(page.getByText('These are one athlete’s tries.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Take the blend/ })).toHaveCount(0);
   await page.getByLabel('Athlete', { exact: true }).selectOption('the whole group');
   // All of them at once, as one change.
@@ -94,7 +94,7 @@ test('the record of a class is finished: who was there, what was tried, a note; 
   await sheet.getByRole('button', { name: 'Worked', exact: true }).click();
   await expect.poll(counts).toEqual([trials + 1, notes]);
   await sheet
-    .getByRole('button', { name: /^Take back/ })
+    .getByRole('button', { name: /^Undo:/ })
     .first()
     .click();
   await expect.poll(counts).toEqual([trials, notes]);
@@ -129,7 +129,7 @@ test('tries come in as CSV once every line is accepted, and are not counted twic
     file(['2026-11-24,no-such,yes,full', '2026-11-24,join-two--posture-up,maybe,full']),
   );
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('Line 2: the map has no exchange "no-such"');
+  await expect(dialog).toContainText('Line 2: the map has no answer "no-such"');
   await expect(dialog).toContainText('Line 3');
   await expect(dialog.getByRole('button', { name: /^Keep/ })).toBeDisabled();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
@@ -211,12 +211,12 @@ test('a whole turn: a class is run, logged and blended, and the map is weighed o
   await page.getByRole('link', { name: /^Plan “Knee cut, just begun” on / }).click();
   const card = page.getByRole('complementary', { name: 'The class' });
   await expect(card).toContainText('Thursday');
-  await card.getByRole('button', { name: 'Plan it and the 6 after it anew' }).click();
-  await expect(page.getByRole('status').filter({ hasText: '7 classes planned anew.' })).toBeVisible({
+  await card.getByRole('button', { name: 'Plan it and the 6 after it again' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Planned 7 classes again.' })).toBeVisible({
     timeout: 45_000,
   });
   await expect(card.getByRole('heading', { name: 'Starts with' })).toBeVisible();
-  await expect(card.getByRole('listitem').filter({ hasText: 'did not fit' }).first()).toBeVisible();
+  await expect(card.getByRole('listitem').filter({ hasText: 'not reached' }).first()).toBeVisible();
 });
 
 test('what an opponent does is counted from the log', async ({ page, shipped }) => {
@@ -275,7 +275,7 @@ test('a roll is written line by line: what the map has is counted, what it has n
     return document.moves.filter(({ name }) => name === 'Log roll under').length;
   };
   await expect.poll(moves).toBe(1);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect.poll(moves).toBe(0);
   // The try keeps the name it had.
   await expect(row(/worked Log roll under/)).toHaveCount(1);
@@ -372,8 +372,8 @@ test('a fault that was not tapped on the mat is found by its words and counted',
 test('without the log, a choice of its figures says that the map’s own are shown', async ({ page, demo }) => {
   await page.route('**/api/practice?*', (route) => route.abort());
   await page.goto(`${demo.url}/map/kelpwick/weigh?figures=logged`);
-  const notice = page.getByRole('status').filter({ hasText: 'The log cannot be reached' });
-  await expect(notice).toContainText('these are the map’s own figures');
+  const notice = page.getByRole('status').filter({ hasText: 'The counted results do not load' });
+  await expect(notice).toContainText('You see your guesses');
   await page.getByLabel('Where the figures come from').selectOption('');
   await expect(notice).toHaveCount(0);
 });

@@ -173,7 +173,7 @@ test('what is put aside is shown, saved as a file, tried again and removed', asy
   await aside.getByRole('button', { name: 'Save as a file' }).click();
   await download;
   await aside.getByRole('button', { name: 'Try again' }).click();
-  await expect(aside.getByRole('alert')).toContainText('It still does not fit');
+  await expect(aside.getByRole('alert')).toContainText('The server still refuses it');
   await aside.getByRole('button', { name: /^Remove/ }).click();
   await expect(aside).toContainText('Nothing is put aside.');
 });
@@ -245,7 +245,7 @@ test('what somebody else saves in the field one types in stands beside it', asyn
       who: 'Gull',
     },
   );
-  await expect(page.getByText('Somebody just changed this to “theirs” meanwhile.')).toBeVisible();
+  await expect(page.getByText('Somebody just changed this to “theirs”.')).toBeVisible();
   await expect(note(page)).toHaveValue('half a sent');
   await page.getByRole('button', { name: 'Back to what is saved' }).click();
   await expect(note(page)).toHaveValue('theirs');
@@ -291,7 +291,7 @@ test('a browser that keeps nothing says so, and works as long as the page is ope
     };
   });
   await page.goto(`${demo.url}/${TRIANGLE}`);
-  await expect(page.getByRole('alert')).toContainText('This browser keeps nothing');
+  await expect(page.getByRole('alert')).toContainText('This browser cannot store anything');
   await note(page).fill('kept all the same');
   await note(page).press('Tab');
   await expect

@@ -99,7 +99,7 @@ test('one system at a time, and the first cards within reach', async ({ page, de
   await expect(page.locator('.card-group.system')).toHaveCount(7);
   // Each says its way in, its best end, what it holds and what it is worth.
   const collar = page.locator('button.position-card', { hasText: /^Collar and sleeve/ });
-  await expect(collar).toContainText(/in by.*ends best ▲.*6 positions/);
+  await expect(collar).toContainText(/way in.*ends in ▲.*6 positions/);
   await expect(collar.getByRole('img').first()).toBeVisible();
   await collar.click();
   await expect(page).toHaveURL(/system=collar-and-sleeve/);
@@ -119,7 +119,7 @@ test('what fails is drawn, steps back when asked, and is lit with its card', asy
     'aria-busy',
     'false',
   );
-  const failing = page.locator('path.edge', { has: page.locator('title', { hasText: 'failing' }) });
+  const failing = page.locator('path.edge', { has: page.locator('title', { hasText: 'when they fail' }) });
   await expect(failing.first()).toBeAttached();
   const shownAt = () => failing.evaluateAll((lines) => lines.map((line) => getComputedStyle(line).opacity));
   const before = await shownAt();

@@ -79,11 +79,11 @@ test('what is counted reaches the server exactly once, though it was gone meanwh
   await page.keyboard.press('Enter');
   await expect(faults.first()).toContainText('3');
   await counting.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText(/kept on this tablet, waiting for the server/)).toBeVisible();
+  await expect(page.getByText(/saved on this tablet, waiting for the server/)).toBeVisible();
   // What waits outlives the tab.
   await demo.start();
   await page.reload();
-  await expect(page.getByText(/kept on this tablet, waiting/)).toHaveCount(0);
+  await expect(page.getByText(/saved on this tablet, waiting/)).toHaveCount(0);
   await expect
     .poll(async () => {
       const { faults: counted, trials, sessions } = await practice(request, demo.url);
@@ -106,7 +106,7 @@ test('a whole class, at many times its pace, leaves records that add up to the s
   await page.clock.pauseAt(new Date('2026-03-03T18:30:00Z'));
   await page.keyboard.press('Space');
   await page.clock.runFor(5_000);
-  const over = page.getByRole('heading', { name: /^That was/ });
+  const over = page.getByRole('heading', { name: /^Class over/ });
   // The tablet sleeps and wakes: minutes pass in one step.
   for (let minute = 0; minute < 80 && !(await over.isVisible()); minute++)
     await page.clock.fastForward(60_000);
@@ -162,7 +162,7 @@ test('a class that was begun by mistake and ended at once was not held', async (
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('button', { name: 'Go to a block' }).click();
   await page.getByRole('button', { name: 'End the class here' }).click();
-  await expect(page.getByText('None of it was reached')).toBeVisible();
+  await expect(page.getByText('Nothing of this class was done')).toBeVisible();
   await expect(page.getByText('Not reached, for next time:')).toBeHidden();
   await expect
     .poll(async () => (await practice(request, demo.url)).sessions.map((one) => one.reached))
@@ -192,7 +192,7 @@ test('the shell is there without the server, from the first minute', async ({ br
 
 test('a class without blocks to run says what to do', async ({ page, empty }) => {
   await page.goto(`${empty.url}/club/mat`);
-  await expect(page.getByText('No class is saved yet.')).toBeVisible();
+  await expect(page.getByText('No classes yet.')).toBeVisible();
 });
 
 test('on a phone what is counted stands under the clock, never over it', async ({ page, shipped }) => {
@@ -292,7 +292,7 @@ test('somebody new is in the club by an alias, on the mat and in the record', as
   }
   await alias.fill('teal');
   await page.keyboard.press('Enter');
-  await expect(here.getByRole('alert')).toHaveText('teal is there already: take another alias.');
+  await expect(here.getByRole('alert')).toHaveText('teal is taken. Choose another nickname.');
   await expect(here).toContainText('2 are here');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Start' }).click();

@@ -35,7 +35,7 @@ test('rules take a move out of the front, with the reason', async ({ page, demo 
   await expect(first).toContainText('Tip over the trapped shoulder');
   await page.getByLabel('Rules').selectOption({ label: 'Rules: Youth, gi' });
   const finish = page.getByRole('article').filter({ hasText: 'Finish the shoulder lock' });
-  await page.getByText(/is barred here/).click();
+  await page.getByText(/is against the rules here/).click();
   await expect(finish).toContainText('shoulder lock is barred under Youth, gi');
   await expect(page.getByText('The event’s current rule book decides.')).toBeVisible();
 });
@@ -111,7 +111,7 @@ test('answers taken make a trail, which is stepped back on, kept, and drilled', 
   await trail.getByRole('button', { name: 'Keep this chain' }).click();
   await expect(trail.getByRole('button', { name: 'Saved in the map' })).toBeDisabled();
   await trail.getByRole('link', { name: 'Drill it' }).click();
-  await expect(page.getByText('2 exchanges to cover')).toBeVisible();
+  await expect(page.getByText('2 answers to cover')).toBeVisible();
   await expect(
     page.getByRole('button', { name: /^Chain: Collar and sleeve, top kneeling → Cross-sleeve guard/ }),
   ).toHaveAttribute('aria-pressed', 'true');
@@ -134,7 +134,7 @@ test('what fails and what is waited for are taken too: kept as a chain, taught, 
   await page.getByRole('button', { name: 'Step back' }).click();
   await expect(trail.getByRole('listitem')).toHaveCount(1);
   await expect(page).toHaveURL(/at=closed-broken/);
-  await page.getByRole('button', { name: /^Nothing yet/ }).click();
+  await page.getByRole('button', { name: /^Top does nothing yet/ }).click();
   await page
     .getByRole('region', { name: 'Ready now' })
     .getByRole('button', { name: 'Arm lock from the guard' })
@@ -178,7 +178,7 @@ test('the same moment is read as top, and builds say whom an answer suits', asyn
   await page.keyboard.press('t');
   const worst = page.getByRole('list', { name: 'What hurts bottom most' }).getByRole('listitem');
   await expect(worst).toHaveCount(3);
-  await expect(worst.first()).toContainText('Bottom’s best');
+  await expect(worst.first()).toContainText('Your best');
   await worst.first().getByRole('button').click();
   await page.getByRole('button', { name: 'Builds' }).click();
   await page.getByLabel('Ours limbs').selectOption('long');
@@ -188,7 +188,7 @@ test('the same moment is read as top, and builds say whom an answer suits', asyn
 
 test('what top did may change where we are: the answers are those of there', async ({ page, demo }) => {
   await page.goto(`${demo.url}/map/kelpwick/read?at=lock-sat-out`);
-  await page.getByRole('button', { name: /Something else top did/ }).click();
+  await page.getByRole('button', { name: /Something else top does/ }).click();
   const reactions = page.getByRole('region', { name: 'What did top do?' });
   await page.getByLabel('Find what top did').fill('drops knees');
   await reactions.getByRole('button', { name: /Drops the knees|Drops to the knees/ }).click();

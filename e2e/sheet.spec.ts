@@ -26,7 +26,7 @@ test('what a move needs, hurts and suits is written on its sheet', async ({ page
   await expect(held).toContainText('upper arm');
 
   await sheet.getByLabel('Taught before').selectOption({ label: 'Collar drag' });
-  await expect(sheet.getByRole('button', { name: 'Take out: Collar drag' })).toBeVisible();
+  await expect(sheet.getByRole('button', { name: 'Remove: Collar drag' })).toBeVisible();
 
   await sheet.getByLabel('New fault').fill('The elbow is pulled past the hip.');
   await page.keyboard.press('Enter');
@@ -55,11 +55,7 @@ test('what a move needs, hurts and suits is written on its sheet', async ({ page
   expect(move.fits.at(-1)).toMatchObject({ about: 'height', value: 'short', effect: 2 });
 
   // Each is taken out again by its cross.
-  for (const name of [
-    'Take out: Collar drag',
-    'Take out: height short',
-    'Take out: a grip on the upper arm',
-  ]) {
+  for (const name of ['Remove: Collar drag', 'Remove: height short', 'Remove: a grip on the upper arm']) {
     await sheet.getByRole('button', { name }).click();
     await expect(sheet.getByRole('button', { name })).toHaveCount(0);
   }

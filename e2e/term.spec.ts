@@ -9,7 +9,7 @@ test('three weeks are planned, a class is moved by key and by mouse, the rest fo
 }) => {
   await page.goto(`${demo.url}/club/term`);
   const form = page.getByRole('region', { name: 'Plan a term' });
-  await expect(form).toContainText('Say first at which times');
+  await expect(form).toContainText('First say when your classes are');
   await form.getByRole('button', { name: 'a time' }).click();
   await form.getByLabel('Starts at').fill('25:00');
   await page.keyboard.press('Enter');
@@ -55,8 +55,8 @@ test('three weeks are planned, a class is moved by key and by mouse, the rest fo
 
   // From the first one on, all is planned anew.
   await days.first().click();
-  await card.getByRole('button', { name: 'Plan it and the 2 after it anew' }).click();
-  await expect(page.getByRole('status').filter({ hasText: '3 classes planned anew.' })).toBeVisible();
+  await card.getByRole('button', { name: 'Plan it and the 2 after it again' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Planned 3 classes again.' })).toBeVisible();
   await expect(calendar.getByLabel('needs what is not taught yet')).toHaveCount(0);
 
   await expect
@@ -93,6 +93,6 @@ test('classes that were planned together are taken back together', async ({ page
   await form.getByRole('button', { name: 'Plan 2 classes' }).click();
   const notice = page.getByRole('status').filter({ hasText: '2 classes are in the calendar.' });
   await notice.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'Took back 2 classes.' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Removed 2 classes again.' })).toBeVisible();
   expect(await (await request.get(`${demo.url}/api/documents/class`)).json()).toEqual(before);
 });

@@ -7,7 +7,7 @@ const BOARD = 'map/kelpwick?view=board&system=butterfly';
 const SHEET = 'map/kelpwick?sel=exchange.one-hook-sweep--none';
 const cell = (page: Page, move: string, met: string) =>
   page.getByRole('gridcell', { name: new RegExp(`^${move}, ${met}`) });
-const answered = (page: Page) => cell(page, 'One-hook sweep', 'Nothing');
+const answered = (page: Page) => cell(page, 'One-hook sweep', 'Top does nothing');
 const isSaved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 const field = (page: Page, label: string) =>
   page.getByRole('complementary', { name: 'The exchange' }).getByLabel(label, { exact: true });
@@ -129,7 +129,7 @@ test('both change the same chance: one question about one field, in words', asyn
   await context.setOffline(false);
 
   const dialog = page.getByRole('dialog', { name: 'Two people changed this' });
-  await expect(dialog.getByText('chance of answer “One-hook sweep, unopposed”')).toBeVisible();
+  await expect(dialog.getByText('chance of answer “One-hook sweep when top does nothing”')).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Yours: 33 %' })).toHaveAttribute('aria-pressed', 'true');
   await expect(dialog.getByRole('group')).toHaveCount(1);
   await dialog.getByRole('button', { name: /: 44 %$/ }).click();

@@ -24,7 +24,7 @@ test('from the map to the mat, and all of it is there after a restart', async ({
   await page.getByRole('button', { name: 'Strips the collar grip' }).click();
   const ready = page.getByRole('region', { name: 'Ready now' });
   await expect(ready.getByRole('article').first()).toContainText('Collar hand joins on the sleeve');
-  await expect(ready.getByRole('article').first()).toContainText('75');
+  await expect(ready.getByRole('article').first()).toContainText('8times in 10');
   await ready.getByRole('button', { name: 'Two hands on one sleeve' }).click();
   await expect(page).toHaveURL(/at=two-on-one/);
 

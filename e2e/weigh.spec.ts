@@ -45,7 +45,7 @@ test('worths reach the map and the answers, and the order of the answers', async
   await page.goto(`${demo.url}/map/kelpwick?view=board&cell=arm-drag.drive-forward`);
   await expect(page.getByRole('gridcell', { name: /^Arm drag to the back, Drives forward/ })).toHaveAttribute(
     'title',
-    /^Worth −?\d\.\d\d points, comes up \d/,
+    /^Worth −?\d\.\d\d points, \d/,
   );
 
   await page.goto(`${demo.url}/map/kelpwick/read?at=collar-sleeve&met=posture-up`);
@@ -103,7 +103,7 @@ test('opens with what a round comes to: words, a bar, a path, and each line open
   const story = page.getByRole('region', { name: 'A round in short' });
   const shown = (await entryValue(page).textContent())!;
   const signed = shown.startsWith('−') ? shown : `+${shown}`;
-  await expect(story).toContainText(`Worth ${signed} points, with you at your plan and them at club level`);
+  await expect(story).toContainText(`Worth ${signed} points, with your plan against a club-level top`);
   const bar = story.getByRole('figure', { name: 'What becomes of a hundred rounds' });
   const titles = await bar
     .locator('[title]')
@@ -136,9 +136,9 @@ test('a level changes what a round is worth in every place, and is kept with a w
   const club = await entry(page);
   const level = page.getByLabel('Level: how often both pick the better answer');
   const values = page.getByRole('region', { name: 'Values' });
-  await expect(values).toContainText('if they turn out to know best and you keep to this');
+  await expect(values).toContainText('if they play perfectly and you keep to this');
   await level.selectOption('Both play perfectly');
-  await expect(values).toContainText('With both knowing best.');
+  await expect(values).toContainText('With perfect play on both sides.');
   await weighed(page);
   const best = await entry(page);
   expect(best).toBeLessThan(club);
@@ -152,7 +152,10 @@ test('a level changes what a round is worth in every place, and is kept with a w
 
   // Read goes by it, too.
   await page.goto(`${shipped.url}/map/kelpwick/read?at=collar-sleeve-kneeling&met=posture-up`);
-  await expect(page.locator('.worth').first()).toHaveAttribute('title', /with both knowing best$/);
+  await expect(page.locator('.worth').first()).toHaveAttribute(
+    'title',
+    /with perfect play on both sides\. A sweep is 2 points\.$/,
+  );
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
   await page.getByLabel('What-if', { exact: true }).selectOption('Open mat');
   await expect(level).toHaveValue('new, keeps to the plan');
@@ -166,9 +169,9 @@ test('dilemmas say what they are worth and what makes them look the same', async
   await expect(triangle).toContainText(/\+0\.\d\d/);
   await expect(triangle).toContainText('Top does best: postures up tall and drives forward');
   await triangle.getByText('What to train so that they start the same').click();
-  await expect(triangle).toContainText(/begin alike/);
+  await expect(triangle).toContainText(/start the same/);
   await triangle.getByRole('button', { name: 'Triangle locked' }).click();
-  await expect(page.getByRole('region', { name: 'The plan' })).toContainText('A real dilemma');
+  await expect(page.getByRole('region', { name: 'The plan' })).toContainText('A dilemma');
 });
 
 test('what is won when top never does something; many things only when asked for, and stopped', async ({
@@ -269,7 +272,7 @@ test('an empty map says why it cannot be weighed, a chosen rules profile who dec
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'Weigh' }).click();
   await expect(page.getByRole('heading', { name: 'The program cannot weigh this map yet' })).toBeVisible();
-  await expect(page.getByText('give at least one an entry weight')).toBeVisible();
+  await expect(page.getByText('rounds can start nowhere')).toBeVisible();
   await page.getByLabel('Rules').selectOption({ index: 1 });
   await expect(page.getByText('The event’s current rule book decides.')).toBeVisible();
   await page.getByRole('main').getByRole('link', { name: 'To the map' }).click();
@@ -280,7 +283,7 @@ test('an empty map says why it cannot be weighed, a chosen rules profile who dec
 async function withRemovable(page: Page, url: string, id: string): Promise<void> {
   await page.goto(`${url}/map/kelpwick?sel=position.${id}`);
   await page.getByRole('button', { name: 'Remove this position' }).click();
-  await expect(page.getByText('and what hung on it.')).toBeVisible();
+  await expect(page.getByText('and what depends on it.')).toBeVisible();
   await page.keyboard.press('Control+z');
   await page.getByRole('link', { name: 'Weigh' }).click();
   await weighed(page);

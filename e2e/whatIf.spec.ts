@@ -15,7 +15,7 @@ test('a what-if moves the value of the map at once', async ({ page, demo }) => {
   const dear = await entry(page);
 
   // What is not allowed can only cost bottom; what top leaves out can only help.
-  const take = page.getByLabel('Without');
+  const take = page.getByLabel('Without', { exact: true });
   await take.selectOption('Without far hooks');
   await expect.poll(() => entry(page)).toBeLessThan(dear);
   const hooked = await entry(page);
@@ -23,13 +23,13 @@ test('a what-if moves the value of the map at once', async ({ page, demo }) => {
   await expect.poll(() => entry(page)).toBeGreaterThan(hooked);
   const taken = page.getByRole('list', { name: 'Left out' });
   await expect(taken.getByRole('listitem')).toHaveText(['Without far hooks', 'Top never: Drives forward']);
-  await taken.getByRole('button', { name: 'Give back: Top never: Drives forward' }).click();
+  await taken.getByRole('button', { name: 'Put back: Top never: Drives forward' }).click();
   await expect.poll(() => entry(page)).toBe(hooked);
 
   const knee = page.getByRole('button', { name: 'knee', exact: true });
   await knee.click();
   await expect(knee).toHaveAttribute('aria-pressed', 'true');
-  await expect(page.getByText('is for a licensed clinician to say')).toBeVisible();
+  await expect(page.getByText('A licensed clinician decides who may train.')).toBeVisible();
 });
 
 test('one chance is asked about, from the guesses that matter most', async ({ page, demo }) => {
@@ -53,7 +53,7 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
   demo,
 }) => {
   const before = await openWhatIfs(page, demo.url);
-  await page.getByLabel('Without').selectOption('Without collar grips');
+  await page.getByLabel('Without', { exact: true }).selectOption('Without collar grips');
   await expect.poll(() => entry(page)).toBeLessThan(before);
   const without = await entry(page);
   const whatIf = page.getByLabel('What-if', { exact: true });
@@ -71,7 +71,7 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
     'false',
   );
 
-  await page.getByLabel('Compare with').selectOption('Beside: the map as it is');
+  await page.getByLabel('Compare with').selectOption('Compare with: the map as it is');
   const note = page.getByRole('region', { name: 'Values' }).getByRole('note');
   await expect(note).toContainText('on “The map as it is”');
   const difference = numberOf(await note.locator('b').textContent());
@@ -198,8 +198,8 @@ test('habits can be scaled, forgotten and held by a what-if; an opponent comes b
   await page.getByLabel('Name', { exact: true }).fill('Against Sedge');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Remove Sedge' }).click();
-  const refusal = page.getByRole('status').filter({ hasText: 'A what-if is kept about Sedge' });
-  await expect(refusal).toContainText('remove that first.');
+  const refusal = page.getByRole('status').filter({ hasText: 'A saved what-if uses Sedge' });
+  await expect(refusal).toContainText('Remove that first.');
   // Nothing was done, so there is nothing to take back.
   await expect(refusal.getByRole('button', { name: 'Undo' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Remove the what-if “Against Sedge”' }).click();

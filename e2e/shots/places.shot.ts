@@ -99,7 +99,7 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
 
   await page.goto(`${shipped.url}/map/kelpwick/weigh?at=collar-sleeve-standing&see=opponent`);
   await page.getByLabel('What-if', { exact: true }).selectOption('Marten again');
-  await page.getByLabel('Compare with').selectOption('Beside: the map as it is');
+  await page.getByLabel('Compare with').selectOption('Compare with: the map as it is');
   await expect(page.getByRole('note')).toBeVisible();
   await page.screenshot(shot('weigh-opponent'));
 

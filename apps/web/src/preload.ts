@@ -4,6 +4,7 @@ import weigherWorker from './workers/weigher.worker.ts?worker&url';
 
 /** The places that are fetched when they are first gone to. */
 export const LAZY_PLACES = {
+  tonight: () => import('./places/tonight/TonightPlace.tsx'),
   read: () => import('./places/read/ReadPlace.tsx'),
   weigh: () => import('./places/weigh/WeighPlace.tsx'),
   balance: () => import('./places/balance/BalancePlace.tsx'),

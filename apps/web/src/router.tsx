@@ -11,7 +11,7 @@ import { Shell } from './shell/Shell.tsx';
 
 /** Shown for the moment in which a place is being fetched. */
 const Nothing = () => null;
-const { read, weigh, balance, lessons, term, mat, log, recall } = LAZY_PLACES;
+const { tonight, read, weigh, balance, lessons, term, mat, log, recall } = LAZY_PLACES;
 /** A place that is fetched when it is gone to; where that fails, it says so. */
 const fetched = (place: () => Promise<ComponentType>) => async () => ({
   Component: await place().catch(() => NotFetched),
@@ -48,6 +48,7 @@ export const router = createBrowserRouter([
     HydrateFallback: Nothing,
     errorElement: <NotHere />,
     children: [
+      { index: true, lazy: fetched(async () => (await tonight()).TonightPlace), errorElement },
       {
         path: 'classes/:classId?',
         lazy: fetched(async () => (await lessons()).LessonsPlace),

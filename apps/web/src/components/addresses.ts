@@ -5,6 +5,8 @@ export const mapAddress = (map: string, place = ''): string =>
   place ? `/map/${map}/${place}` : `/map/${map}`;
 
 export const classAddress = (id = ''): string => (id ? `/club/classes/${id}` : '/club/classes');
+/** The first page: what is on tonight. */
+export const tonightAddress = '/club';
 export const termAddress = '/club/term';
 export const logAddress = '/club/log';
 /** The quiz of a map, for a group where one is named. */

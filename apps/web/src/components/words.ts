@@ -83,4 +83,9 @@ export const say = {
   // HoldScoreView
   showWithoutJacket: 'Show with or without the jacket',
   leftRightThoseSide: 'Left and right are those of the side as written.',
+  // Proposals
+  whatLogAsks: 'What the Log asks for',
+  whereLeftOff: 'Where you left off',
+  whatMapAsks: 'What the map asks for',
+  nextTerm: 'Next in the term',
 };

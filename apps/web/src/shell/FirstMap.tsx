@@ -8,7 +8,7 @@ import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { Navigate, useNavigate } from 'react-router';
 import { z } from 'zod';
-import { mapAddress } from '../components/addresses.ts';
+import { mapAddress, tonightAddress } from '../components/addresses.ts';
 import { BookSystems } from '../components/book/BookSystems.tsx';
 import { FileIssues } from '../components/FileIssues.tsx';
 import { RemovedDialog } from '../components/RemovedDialog.tsx';
@@ -60,7 +60,7 @@ export function FirstMap() {
   }
   if (!maps) return null;
   const first = maps.find(({ id }) => id === last) ?? maps[0];
-  if (first) return <Navigate to={mapAddress(first.id)} replace />;
+  if (first) return <Navigate to={tonightAddress} replace />;
 
   const keep = async (map: GuardMap) => {
     const made = await dispatch(createFresh('map', map));

@@ -1,6 +1,7 @@
 import {
   BookOpenText,
   ChartNoAxesColumn,
+  House,
   ListOrdered,
   type LucideIcon,
   NotebookPen,
@@ -8,7 +9,14 @@ import {
   Timer,
   Waypoints,
 } from 'lucide-react';
-import { classAddress, logAddress, mapAddress, matAddress, termAddress } from '../components/addresses.ts';
+import {
+  classAddress,
+  logAddress,
+  mapAddress,
+  matAddress,
+  termAddress,
+  tonightAddress,
+} from '../components/addresses.ts';
 
 interface Place {
   key: string;
@@ -22,6 +30,7 @@ interface Place {
 
 /** The places that work today, with the key that goes to each and where it is for a map. */
 export const PLACES: readonly Place[] = [
+  { key: '0', name: 'Tonight', icon: House, address: () => tonightAddress, end: true },
   { key: '1', name: 'Map', icon: Waypoints, address: (map: string) => mapAddress(map), end: true },
   {
     key: '2',

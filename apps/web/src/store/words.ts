@@ -20,4 +20,7 @@ export const say = {
   // records
   programCannotReadServers:
     'The program cannot read the server’s answer. Your records are saved on this tablet.',
+  // useMakeClass
+  countedResultsNotLoaded:
+    'The counted results are not loaded. Try again when the server answers, or choose “the map’s figures”.',
 };

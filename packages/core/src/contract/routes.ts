@@ -81,7 +81,8 @@ export const ROUTES = {
   createDocument: defineRoute({
     method: 'POST',
     path: '/api/documents/:kind',
-    summary: 'Keeps a new document, whole. A map file is one. Nothing is kept unless all of it is well.',
+    summary:
+      'Saves a new document, whole. A map file is one. The server saves nothing unless all of it is right.',
     params: z.strictObject({ kind: KindSchema }),
     query: none,
     body: DocumentSchema,

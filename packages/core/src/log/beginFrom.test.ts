@@ -113,7 +113,7 @@ describe('a class begins', () => {
   it('from what is known, what comes back, and the faults that were seen lately', () => {
     const { known, returns, faults } = beginFrom(map, practice, { date: '2026-10-15', days });
     expect(known).toEqual([one!.move]);
-    expect(returns[0]).toEqual({ exchange: two!.id, why: 'It was planned before and found no time.' });
+    expect(returns[0]).toEqual({ exchange: two!.id, why: 'It was planned before and not reached.' });
     expect(faults).toEqual([{ of: 'move', id: one!.move, name: 'M', fault: 'late', falsePositive: false }]);
   });
 

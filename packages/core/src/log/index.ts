@@ -13,4 +13,5 @@ export { reactionsSeen } from './reactionsSeen.ts';
 export { type RecallCard, recallCards } from './recall.ts';
 export { taughtFrom } from './taughtFrom.ts';
 export { printTrials, type ReadTrials, readTrials } from './trialsCsv.ts';
+export { type UsualPeople, usualPeople } from './usualPeople.ts';
 export { wilsonInterval } from './wilsonInterval.ts';

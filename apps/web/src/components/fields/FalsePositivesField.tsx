@@ -24,7 +24,7 @@ export function FalsePositivesField({ found, onChange }: Props) {
   };
   return (
     <PairsField
-      name="false positive"
+      name="fake success"
       asks={['Fake success', 'how to test it honestly']}
       pairs={pairs.map(({ text, test }, i) => ({ key: String(i), first: text, second: test }))}
       onChange={(place, { first, second }) => change(place, first, second)}

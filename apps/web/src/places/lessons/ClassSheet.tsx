@@ -43,6 +43,7 @@ import { clock } from '../../components/clock.ts';
 import { readNumber, SavedField } from '../../components/fields/SavedField.tsx';
 import { DraftScope } from '../../components/fields/useDraft.tsx';
 import { saveFile } from '../../components/saveFile.ts';
+import { requestOf } from '../../store/classRequest.ts';
 import { changeDocument } from '../../store/documents/engine.ts';
 import { useDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
@@ -60,7 +61,6 @@ import { LeftOver } from './LeftOver.tsx';
 import { LessonTree } from './LessonTree.tsx';
 import styles from './lessons.module.scss';
 import { PrintChoice } from './PrintChoice.tsx';
-import { requestOf } from './request.ts';
 import { TimeLine } from './TimeLine.tsx';
 import { say } from './words.ts';
 
@@ -139,6 +139,13 @@ export function ClassSheet({ plan, planned, next, onNext, onRemove }: Props) {
     }
   };
   const [params, setParams] = useAddress();
+  const isAskedToPrint = params.has('print');
+  // An address may ask for the sheet: Tonight does. Asked once, it is not asked again on the way back.
+  useEffect(() => {
+    if (!isAskedToPrint || !map) return;
+    setParams({ print: undefined }, { replace: true });
+    print();
+  }, [isAskedToPrint, map, setParams]);
   const asked = params.get('add');
   const taking = useRef<string>(undefined);
   useEffect(() => {

@@ -3,8 +3,8 @@ import { type RoomNeeded, roomNeeded } from '@aftersquall/core/lesson';
 import { type ClassPlan, type GuardMap, indexMap } from '@aftersquall/core/model';
 import { useEffect, useState } from 'react';
 import { clock } from '../../components/clock.ts';
+import { requestOf } from '../../store/classRequest.ts';
 import { thePlanner } from '../../workers/planner.ts';
-import { requestOf } from './request.ts';
 import { say } from './words.ts';
 
 interface Props {

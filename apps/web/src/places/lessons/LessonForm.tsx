@@ -11,18 +11,18 @@ import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { FiguresChoice } from '../../components/FiguresChoice.tsx';
 import { rootChoices } from '../../components/fields/rootChoices.ts';
 import { SelectField } from '../../components/fields/SelectField.tsx';
+import { Proposals } from '../../components/proposals/Proposals.tsx';
+import { useProposals } from '../../components/proposals/useProposals.ts';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SidesChoice } from '../../components/SidesChoice.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
 import type { DatedClass } from '../../store/classHead.ts';
+import type { AskedLesson } from '../../store/classRequest.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { wholeNumber } from './GoalField.tsx';
 import { GoalNumbers } from './GoalNumbers.tsx';
 import styles from './lessons.module.scss';
-import { Proposals } from './Proposals.tsx';
-import type { AskedLesson } from './request.ts';
-import { useProposals } from './useProposals.ts';
 import { say } from './words.ts';
 
 const LessonGoal = z.object({

@@ -1,5 +1,5 @@
 import { type PlannedClass, type PlannedLesson } from '@aftersquall/core/lesson';
-import { beginFrom, mapOn } from '@aftersquall/core/log';
+import { beginFrom } from '@aftersquall/core/log';
 import {
   CLASS_FORMAT,
   CLASS_VERSION,
@@ -20,6 +20,7 @@ import { UndoButtons } from '../../components/UndoButtons.tsx';
 import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
 import { startGoal } from '../../store/classGoal.ts';
 import { byDay, headOf, isDated, nextOf } from '../../store/classHead.ts';
+import type { AskedLesson, Goal, ReviewRequest } from '../../store/classRequest.ts';
 import { createFresh } from '../../store/documents/createFresh.ts';
 import { forgetDocument } from '../../store/documents/engine.ts';
 import { useDocument, useEditedDocument } from '../../store/documents/useDocument.ts';
@@ -30,11 +31,11 @@ import { pastOf, useHeld } from '../../store/records/useHeld.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
 import { thePlanner } from '../../workers/planner.ts';
+import { useMakeClass } from '../../workers/useMakeClass.ts';
 import { ClassSheet } from './ClassSheet.tsx';
 import { LessonForm } from './LessonForm.tsx';
 import styles from './lessons.module.scss';
 import { ReviewForm } from './ReviewForm.tsx';
-import type { AskedLesson, Goal, ReviewRequest } from './request.ts';
 import { say } from './words.ts';
 
 /** Classes: the saved ones on the left, the one at hand on the right; a new one is a lesson from one place, or a review. */
@@ -92,38 +93,13 @@ export function LessonsPlace() {
     }
     navigate(classAddress(made.id));
   };
-  const teach = async ({ root: wanted, ...asked }: AskedLesson) => {
+  const makeClass = useMakeClass(map, practice);
+  const teach = async (asked: AskedLesson) => {
     setTrouble('');
-    if (asked.figures && !practice)
-      return setTrouble(
-        `The counted results are not loaded. Try again when the server answers, or choose “the map’s figures”.`,
-      );
-    try {
-      const planner = thePlanner();
-      const on = asked.figures && practice ? mapOn(map, practice, asked.figures) : map;
-      const root = wanted ?? (await planner.helpfulRoot({ ...asked, map: on }));
-      const planned = await planner.planLesson({ ...asked, map: on, root });
-      const { name: start, lesson, blocks, leftOver, next: more } = planned;
-      const taken = (classes ?? []).map(({ id }) => id);
-      const { minutes, people, apparel } = asked;
-      const head = { format: CLASS_FORMAT, version: CLASS_VERSION, name: start, map: map.id };
-      const plan = ClassSchema.parse({
-        ...head,
-        id: freshId(start, taken),
-        minutes,
-        people,
-        apparel,
-        blocks,
-        leftOver,
-        lesson,
-      });
-      const made = await dispatch(createFresh('class', plan, taken));
-      if (made.refusal) return setTrouble(made.refusal.message);
-      setNext(more);
-      navigate(classAddress(made.id));
-    } catch (error) {
-      setTrouble((error as Error).message);
-    }
+    const made = await makeClass(asked);
+    if ('trouble' in made) return setTrouble(made.trouble);
+    setNext(made.next);
+    navigate(classAddress(made.id));
   };
   const remove = async ({ id, name }: ClassPlan) => {
     const address = { kind: 'class' as const, id };

@@ -1,8 +1,8 @@
 import type { OtherTheme } from '@aftersquall/core/lesson';
 import type { ClassPlan, GuardMap, Lesson } from '@aftersquall/core/model';
 import { useEffect, useState } from 'react';
+import { requestOf } from '../../store/classRequest.ts';
 import { thePlanner } from '../../workers/planner.ts';
-import { requestOf } from './request.ts';
 
 /** Asked about when the lesson has stood for so long, ms: what the coach does next comes first. */
 const SETTLED = 700;

@@ -9,11 +9,11 @@ import { z } from 'zod';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { SidesChoice } from '../../components/SidesChoice.tsx';
 import { changeGoal } from '../../store/classGoal.ts';
+import type { Goal, ReviewRequest } from '../../store/classRequest.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { GoalField, wholeNumber } from './GoalField.tsx';
 import { GoalNumbers } from './GoalNumbers.tsx';
 import styles from './lessons.module.scss';
-import type { Goal, ReviewRequest } from './request.ts';
 import { say as texts } from './words.ts';
 
 const GoalSchema = z.object({

@@ -36,7 +36,7 @@ export const say = {
   alreadyKnowMoves: (first: Shown, back: Shown, count: Shown) =>
     `${first}, ${back}. They already know ${count} moves.`,
   // LessonTree
-  chooseAgainItself: 'Choose again by itself',
+  chooseAgainItself: 'Choose freely again',
   classBringsPointsRound: (signedPoints: Shown) =>
     `This class brings ${signedPoints} points a round from here.`,
   chainGoesAlong: 'The chain it goes along',
@@ -47,11 +47,6 @@ export const say = {
   whatKindClass: 'What kind of class',
   classRemoved: 'This class was removed.',
   serverDoesNotAnswer: 'The server does not answer, and this device has no copy of the class yet.',
-  // Proposals
-  whatLogAsks: 'What the Log asks for',
-  whereLeftOff: 'Where you left off',
-  whatMapAsks: 'What the map asks for',
-  nextTerm: 'Next in the term',
   // ReviewForm
   whatDoWantGo: 'What do you want to go through again?',
   chooseSystemAnswersBelow: 'Choose a system, or answers below.',

@@ -25,5 +25,5 @@ export function barredBlocks(blocks: readonly Block[], rules: RulesProfile | und
 /** What is said of a barred block on screen and on paper. */
 export const barredWords = ({ override }: BarredBlock): string =>
   override
-    ? `Barred by the rules of this class, done all the same: ${override}`
+    ? `Against this class’s rules. Allowed anyway: ${override}`
     : 'Barred by the rules of this class, and no reason is given: not to be done.';

@@ -44,7 +44,7 @@ describe('what comes back', () => {
       leftOver: [first!.id],
     });
     expect(returnsOn(map, learnt, '2026-10-02')).toEqual([
-      { exchange: first!.id, why: 'It was planned before and found no time.' },
+      { exchange: first!.id, why: 'It was planned before and not reached.' },
     ]);
     const late = returnsOn(map, learnt, '2027-04-01');
     const kept = Math.round(retained(practised(undefined, '2026-10-01'), '2027-04-01') * 100);
@@ -52,7 +52,7 @@ describe('what comes back', () => {
     expect(late.slice(1).map(({ why }) => why)).toEqual(
       others
         .filter(({ id }) => map.exchanges.some((exchange) => exchange.move === id))
-        .map(() => `About ${kept} % of it is kept by now.`),
+        .map(() => `It is fading: about ${kept} % still fresh.`),
     );
     expect(late.some(({ exchange }, i) => i > 0 && exchange === first!.id)).toBe(false);
   });

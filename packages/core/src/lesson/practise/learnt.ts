@@ -67,13 +67,13 @@ export function returnsOn(map: GuardMap, { memories, carried }: Learnt, date: st
   return [
     ...[...carried.keys()].map((exchange) => ({
       exchange,
-      why: 'It was planned before and found no time.',
+      why: 'It was planned before and not reached.',
     })),
     ...fading.flatMap(({ move, kept }) => {
       if (carriedMoves.has(move)) return [];
       const exchange = likeliest(index.exchangesOf(move));
       return exchange
-        ? [{ exchange: exchange.id, why: `About ${Math.round(kept * 100)} % of it is kept by now.` }]
+        ? [{ exchange: exchange.id, why: `It is fading: about ${Math.round(kept * 100)} % still fresh.` }]
         : [];
     }),
   ];

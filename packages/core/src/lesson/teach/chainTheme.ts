@@ -10,7 +10,8 @@ import { defends, type Teachable } from './technique.ts';
 export function startOfChain({ map, chain }: Pick<LessonRequest, 'map' | 'chain'>): string {
   const [first] = chain?.turns ?? [];
   const found = first && turnIn(map, first);
-  if (!found) throw new RangeError('The chain has lost its beginning in the map: keep it anew in Read.');
+  if (!found)
+    throw new RangeError('The start of the chain is no longer in the map. Keep the chain again in Read.');
   return found.at;
 }
 
@@ -30,7 +31,7 @@ export function chainTheme(
   for (const turn of turns) {
     const found = turnIn(map, turn);
     if (!found)
-      throw new RangeError('An answer of the chain is not in the map any more: keep the chain anew in Read.');
+      throw new RangeError('An answer of the chain is no longer in the map. Keep the chain again in Read.');
     const exchange = index.exchange.get(exchangeOf(turn) ?? '');
     if (!exchange) {
       waits = landingWords(map, found.to);

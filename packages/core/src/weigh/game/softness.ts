@@ -26,6 +26,6 @@ export function bothKnowBest({ top, bottom }: Softness): boolean {
   if (top === 0 && bottom === 0) return true;
   for (const softness of [bottom, top])
     if (!(softness >= RANGE[0] && softness <= RANGE[1]))
-      throw new RangeError(`a level lies between ${RANGE[0]} and ${RANGE[1]} points, or both know best`);
+      throw new RangeError(`give a level from ${RANGE[0]} to ${RANGE[1]} points, or perfect play`);
   return false;
 }

@@ -15,7 +15,7 @@ export function ExchangeLine({ map, exchange, onPick }: Props) {
   const { meets } = answerName(map, exchange);
   return (
     <button type="button" className={`${styles.thing} answer`} onClick={onPick}>
-      <span className={styles.met}>{meets || 'unopposed'}</span>
+      <span className={styles.met}>{meets || 'top does nothing'}</span>
       <span>→ {landingWords(map, to, index.position.get(index.move.get(move)?.position ?? ''))}</span>
       <span className="chance">{Math.round(chance * 100)} %</span>
     </button>

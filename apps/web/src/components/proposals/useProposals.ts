@@ -1,8 +1,8 @@
 import type { LastClass, Proposal } from '@aftersquall/core/lesson';
 import type { GuardMap } from '@aftersquall/core/model';
 import { useEffect, useState } from 'react';
+import type { AskedLesson } from '../../store/classRequest.ts';
 import { thePlanner } from '../../workers/planner.ts';
-import type { AskedLesson } from './request.ts';
 
 /** Asked for when the form has stood for so long, ms. */
 const SETTLED = 300;

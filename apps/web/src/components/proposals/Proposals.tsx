@@ -4,11 +4,11 @@ import { type GuardMap, indexMap } from '@aftersquall/core/model';
 import { format, parseISO } from 'date-fns';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { classAddress } from '../../components/addresses.ts';
-import { PositionPicture } from '../../components/PositionPicture.tsx';
 import type { DatedClass } from '../../store/classHead.ts';
+import { classAddress } from '../addresses.ts';
+import { PositionPicture } from '../PositionPicture.tsx';
+import { say } from '../words.ts';
 import styles from './proposals.module.scss';
-import { say } from './words.ts';
 
 const FROM_WORDS = {
   log: say.whatLogAsks,
