@@ -49,7 +49,7 @@ test('a small system is written from nothing in the board, by keyboard alone', a
   await keyboard.type('new Half guard flat 55% else passed');
   await keyboard.press('Enter');
   await expect(cell(page, 'Roll under', 'Crossfaces')).toHaveAccessibleName(
-    /Half guard flat, 55 %, the coach's guess, if it fails: guard passed/,
+    /Half guard flat, 55 %, your guess, if it fails: guard passed/,
   );
   await keyboard.press('ArrowUp');
   await keyboard.type('half');

@@ -101,9 +101,17 @@ test('opens with what a round comes to: words, a bar, a path, and each line open
   await page.goto(`${shipped.url}/map/kelpwick/weigh`);
   await weighed(page);
   const story = page.getByRole('region', { name: 'A round in short' });
-  const shown = (await entryValue(page).textContent())!;
-  const signed = shown.startsWith('−') ? shown : `+${shown}`;
-  await expect(story).toContainText(`Worth ${signed} points, with your plan against a club-level top`);
+  const sentences = story.getByRole('list', { name: 'In five sentences' }).getByRole('listitem');
+  await expect(sentences).toHaveText([
+    /^“.+” from .+ carries your game: without it a round loses \d\.\d\d points\.$/,
+    /^What hurts most: top .+ in .+\. It costs \d\.\d\d points a round\.$/,
+    /^Close this hole first: .+ An answer brings \d\.\d+ points a round\.$|^No answer here would change the result\.$/,
+    /^Drill this first this month: .+\. Its first minute brings \d\.\d+ points a round\.$/,
+    /^So far every figure is your guess\./,
+  ]);
+  await expect(
+    story.getByRole('heading', { name: /^Of a hundred rounds with your plan against/ }),
+  ).toBeVisible();
   const bar = story.getByRole('figure', { name: 'What becomes of a hundred rounds' });
   const titles = await bar
     .locator('[title]')
@@ -144,7 +152,7 @@ test('a level changes what a round is worth in every place, and is kept with a w
   expect(best).toBeLessThan(club);
   await level.selectOption('Them: new');
   await expect.poll(() => entry(page)).toBeGreaterThan(club);
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save this what-if under a name' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Open mat');
   await page.keyboard.press('Enter');
   await level.selectOption('Both play perfectly');

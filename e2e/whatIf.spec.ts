@@ -58,7 +58,7 @@ test('a what-if is kept under a name, laid beside the map as it is, and taken ba
   const without = await entry(page);
   const whatIf = page.getByLabel('What-if', { exact: true });
   await expect(whatIf.getByRole('option', { selected: true })).toHaveText('Changed, not saved');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save this what-if under a name' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Collar worn out');
   await page.keyboard.press('Enter');
   await expect(whatIf).toHaveValue('collar-worn-out');
@@ -194,7 +194,7 @@ test('habits can be scaled, forgotten and held by a what-if; an opponent comes b
   await inputs.nth(2).fill('-1');
   await expect(look.getByRole('alert')).toHaveText('Give numbers from 0 up.');
 
-  await page.getByRole('button', { name: 'Keep', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Save this what-if under a name' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Against Sedge');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Remove Sedge' }).click();

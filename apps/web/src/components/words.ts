@@ -3,6 +3,19 @@ type Shown = string | number;
 /** The sentences of these parts, to be read and corrected in one sitting. */
 export const say = {
   // Explained
+  whatLinesMean: 'What the lines of the chart mean',
+  placeTonight:
+    'Tonight shows your next class, what last time left, and what to work on. Start with Run or Change.',
+  placeChart: 'Your guards from where rounds start (left) to how they end (right). Tap a card to open it.',
+  placeBoard: 'Each row is a move, each column what top does. Write your answer in the cell.',
+  placeHandbook: 'Your system as a page to read and print. Tap a name to change it.',
+  placeRead: 'Say where you are and what top did: you get your answers. Tap a picture first.',
+  placeWeigh: 'What your map is worth and what to fix first. Read the five sentences, then tap one.',
+  placeBalance: 'Which way top falls, and what still holds them up. Choose a sweep first.',
+  placeLessons: 'Plan a class in one tap, then change what you like. Start with a proposal.',
+  placeTerm: 'Plan your classes for weeks ahead. First say when your classes are.',
+  placeLog: 'What you counted on the mat, and what the next class should start with.',
+  // Explained
   whatTopSeesMoves:
     'What top sees: moves that start the same way share it, so top cannot tell which one comes.',
   holeTopDoesHave: 'A hole: top does this, and you have written no answer.',

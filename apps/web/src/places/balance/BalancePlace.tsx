@@ -5,6 +5,7 @@ import { Columns2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
+import { Explained } from '../../components/Explained.tsx';
 import { reactionOf } from '../../components/fields/landingChoices.ts';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { useEditedDocument } from '../../store/documents/useDocument.ts';
@@ -100,6 +101,7 @@ export function BalancePlace() {
           <RotateCcw size={15} aria-hidden /> Begin again
         </button>
       </header>
+      <Explained term="balance" />
       <div className={styles['balance-body']}>
         <StandControls state={state} onChange={change} />
         <section className={styles['balance-mat']} aria-label={say.matAbove}>

@@ -14,6 +14,7 @@ import { type MouseEvent, useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { Explained } from '../../components/Explained.tsx';
 import { LessonTabs } from '../../components/LessonTabs.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
@@ -143,6 +144,7 @@ export function LessonsPlace() {
           </>
         )}
       </header>
+      <Explained term="lessons" />
       <div className={styles['lessons-body']}>
         <nav className={styles['class-list']} aria-label="Classes">
           <Link

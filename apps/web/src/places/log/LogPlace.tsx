@@ -6,6 +6,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { logAddress, matAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { Explained } from '../../components/Explained.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
 import { refusalOf, useSumPracticeQuery } from '../../store/api.ts';
@@ -109,6 +110,7 @@ export function LogPlace() {
         <span className="push" />
         <UndoButtons />
       </header>
+      <Explained term="log" />
       <div className={styles.log}>
         <div className={styles.filters} role="group" aria-label="Which records">
           <SelectField

@@ -6,6 +6,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { ButtonGroup, Dropdown } from 'react-bootstrap';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { Explained } from '../../components/Explained.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { NameDialog } from '../../components/NameDialog.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
@@ -20,6 +21,7 @@ import { useMapWeighing } from '../../workers/useMapWeighing.ts';
 import { boardOf } from './board/boardModel.ts';
 import { boardWorths } from './board/boardWorths.ts';
 import type { Spot } from './board/useSpot.ts';
+import { ChartLegend } from './chart/ChartLegend.tsx';
 import { CurrentsChart } from './chart/CurrentsChart.tsx';
 import { chartGraph } from './chart/chartGraph.ts';
 import { tideOf } from './chart/tide.ts';
@@ -183,6 +185,10 @@ export function MapPlace() {
           </Dropdown.Menu>
         </Dropdown>
       </header>
+      {map.positions.length > 0 && (
+        <Explained term={view === 'board' || view === 'handbook' ? view : 'chart'} />
+      )}
+      {map.positions.length > 0 && !board && view !== 'handbook' && <ChartLegend weighed={Boolean(tide)} />}
       <div className={styles['map-body']}>
         {pane && (
           <Pane

@@ -2,6 +2,13 @@ type Shown = string | number;
 
 /** The sentences of this place, to be read and corrected in one sitting. */
 export const say = {
+  // ChartLegend
+  thickOften: 'thick: comes up often',
+  thickMany: 'thick: many answers',
+  dashedFails: 'dashed: when it fails',
+  dottedWait: 'dotted: if you wait',
+  ringHole: 'ring: a hole',
+  figurePoints: 'figure on a card: points a round from there; a sweep is 2',
   // FilterChoice
   systemsChart: 'Systems in the chart',
   failedMovesChart: 'Failed moves in the chart',

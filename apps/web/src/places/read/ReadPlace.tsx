@@ -20,6 +20,7 @@ import { useNavigate } from 'react-router';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { mapAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { Explained } from '../../components/Explained.tsx';
 import { reactionOf } from '../../components/fields/landingChoices.ts';
 import { RulesChoice } from '../../components/RulesChoice.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
@@ -204,6 +205,7 @@ export function ReadPlace() {
         <SaveState />
         <UndoButtons />
       </header>
+      <Explained term="read" />
       <Trail map={map} trail={trail} onBack={stepBack} />
       <div
         className={`${styles['read-body']} ${where ? (met || asTop ? styles['at-answer'] : styles['at-reaction']) : styles['at-position']} ${byHolds ? styles['by-holds'] : ''}`}

@@ -5,6 +5,7 @@ import { type ClassPlan } from '@aftersquall/core/model';
 import { addDays, format, parseISO } from 'date-fns';
 import { CalendarArrowDown, CalendarPlus } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { Explained } from '../../components/Explained.tsx';
 import { LessonTabs } from '../../components/LessonTabs.tsx';
 import { SaveState } from '../../components/SaveState.tsx';
 import { saveFile } from '../../components/saveFile.ts';
@@ -109,6 +110,7 @@ export function TermPlace() {
           <CalendarPlus size={15} aria-hidden /> Plan a term
         </button>
       </header>
+      <Explained term="term" />
       <div className={styles.term}>
         {showForm && club && (
           <TermForm

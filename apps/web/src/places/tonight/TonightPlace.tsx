@@ -3,6 +3,7 @@ import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
+import { Explained } from '../../components/Explained.tsx';
 import { useListDocumentsQuery } from '../../store/api.ts';
 import { byDay, headOf, isDated, nextOf } from '../../store/classHead.ts';
 import { selectMap } from '../../store/openMap.ts';
@@ -43,6 +44,7 @@ export function TonightPlace() {
         <h1>Tonight</h1>
         <span className="soft">{format(new Date(), 'EEEE d MMMM')}</span>
       </header>
+      <Explained term="tonight" />
       <div className={styles.tonight}>
         {map.positions.length === 0 ? (
           <section aria-label="Start here">

@@ -1,10 +1,11 @@
 import { type GuardMap, indexMap, type PlayLevel, reactionKey } from '@aftersquall/core/model';
-import { levelWords, pointsText, signedPoints, type WeighOptions } from '@aftersquall/core/weigh';
+import { levelWords, signedPoints, type Weighing, type WeighOptions } from '@aftersquall/core/weigh';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { mapAddress } from '../../components/addresses.ts';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { useRoundStory } from '../../workers/weighQuestions.ts';
+import { FiveSentences } from './FiveSentences.tsx';
 import { HundredRounds } from './HundredRounds.tsx';
 import styles from './roundStory.module.scss';
 import { holeWords, hurtWords, livesOnWords, wayWords } from './storyWords.ts';
@@ -16,6 +17,7 @@ interface Props {
   map: GuardMap;
   options: WeighOptions;
   level: PlayLevel;
+  weighing: Weighing;
   /** The system that is told of; the whole map without one. */
   system: string;
   onSystem: (system: string | undefined) => void;
@@ -23,7 +25,7 @@ interface Props {
 }
 
 /** What one would say first: what a round comes to, its best way through, what it lives on, what hurts, what to close first. */
-export function RoundStoryPane({ map, options, level, system, onSystem, onPick }: Props) {
+export function RoundStoryPane({ map, options, level, weighing, system, onSystem, onPick }: Props) {
   const known = map.systems.find(({ id }) => id === system);
   const story = useRoundStory(map, options, known?.id);
   const index = indexMap(map);
@@ -45,13 +47,14 @@ export function RoundStoryPane({ map, options, level, system, onSystem, onPick }
       {!story && <p className="soft">Playing the rounds …</p>}
       {story && (
         <>
-          <p className={styles.lead}>
-            Worth <b>{signedPoints(story.entry)}</b> points, with {levelWords(level)}
-            {level.top !== 'knows best' && (
-              <span className="soft"> ({pointsText(story.knowsBest)} against perfect play)</span>
-            )}
-            . Of a hundred rounds:
-          </p>
+          {known ? (
+            <p className={styles.lead}>
+              <b>{signedPoints(story.entry)}</b> points a round from here
+            </p>
+          ) : (
+            <FiveSentences map={map} story={story} weighing={weighing} onPick={onPick} />
+          )}
+          <h3>Of a hundred rounds with {levelWords(level)}</h3>
           <HundredRounds chances={story.ends} />
           <h3>Best way through</h3>
           {story.way ? (

@@ -54,14 +54,9 @@ export function ScenarioBar({ map, asked }: Props) {
         ]}
         onChange={(id) => begin(map.scenarios.find((scenario) => scenario.id === id))}
       />
-      <button
-        type="button"
-        className="btn btn-sm btn-plain"
-        title={say.saveWhatIfUnder}
-        onClick={() => setNaming(true)}
-      >
-        <Bookmark size={14} aria-hidden /> Keep
-      </button>
+      <IconButton label={say.saveWhatIfUnder} onClick={() => setNaming(true)}>
+        <Bookmark size={14} aria-hidden />
+      </IconButton>
       {scenario && (
         <IconButton
           label={say.removeWhatIf(scenario.name)}
@@ -82,7 +77,7 @@ export function ScenarioBar({ map, asked }: Props) {
         hideLabel
         value={beside}
         choices={[
-          { value: '', name: 'Compare with: nothing' },
+          { value: '', name: 'Compare with …' },
           { value: PLAIN, name: `Compare with: ${AS_IT_IS.toLowerCase()}` },
           ...map.scenarios.map(({ id, name }) => ({ value: id, name: `Compare with: ${name}` })),
         ]}

@@ -47,7 +47,6 @@ export function Values({ weighing, level, beside, names, at, onPick }: Props) {
         {human && `; ${pointsText(weighing.knowsBest.entry)} against perfect play`}.{' '}
         {weighing.trust > 0 && say.againstOpponentsHabits(pointsText(weighing.gain))}
         {(human || weighing.trust > 0) && say.ifPlayPerfectlyKeep(pointsText(weighing.worst))}
-        {Math.round(weighing.guessed * 100)} % of it is your guess.
       </p>
       <ol className={`list-unstyled ${styles.values}`}>
         <li>

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ApparelChoice } from '../../components/ApparelChoice.tsx';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
+import { Explained } from '../../components/Explained.tsx';
 import { FiguresChoice, figuresOf } from '../../components/FiguresChoice.tsx';
 import { SelectField } from '../../components/fields/SelectField.tsx';
 import { LevelChoice } from '../../components/LevelChoice.tsx';
@@ -68,7 +69,7 @@ export function WeighPlace() {
   return (
     <>
       <title>{`Weigh · ${map.name}`}</title>
-      <header className="place-bar">
+      <header className={`place-bar ${styles.bar}`}>
         <h1>Weigh</h1>
         <ChoiceToggle
           label="Whose plan"
@@ -104,6 +105,7 @@ export function WeighPlace() {
         <SaveState />
         <TakeAlong map={map} whatIf={whatIf} />
       </header>
+      <Explained term="weigh" />
       {missing && (
         <p className="notice mx-3 mt-2 mb-0" role="status">
           {missing}
@@ -149,6 +151,7 @@ export function WeighPlace() {
                 map={weighedMap}
                 options={question.options}
                 level={asked.level}
+                weighing={weighing}
                 system={params.get('in') ?? ''}
                 onSystem={(system) => set({ in: system })}
                 onPick={pick}

@@ -1,6 +1,13 @@
-import { answerName, landingWords, OUTCOME_WORDS, reactionName } from '@aftersquall/core/body';
-import { type GuardMap, indexMap, type Outcome, roundsWords } from '@aftersquall/core/model';
-import { type End, type RoundStory } from '@aftersquall/core/weigh';
+import {
+  answerName,
+  landingWords,
+  OUTCOME_WORDS,
+  placeName,
+  reactionName,
+  reactionShort,
+} from '@aftersquall/core/body';
+import { type Exchange, type GuardMap, indexMap, type Outcome, roundsWords } from '@aftersquall/core/model';
+import { type End, pointsText, type RoundStory, type Weighing } from '@aftersquall/core/weigh';
 import { say } from './words.ts';
 
 const lower = (text: string): string => text.replace(/^./, (first) => first.toLowerCase());
@@ -72,4 +79,54 @@ export function stepWords(map: GuardMap, id: string) {
     met: meets ? `top ${lower(meets)}` : 'top does nothing',
     landing: landingWords(map, exchange.to, position),
   };
+}
+
+/** An answer as what is drilled: “Hips away” when top crossfaces. */
+function drillWords(map: GuardMap, exchange: Exchange): string {
+  const { move, meets } = answerName(map, exchange);
+  return `“${move}” ${meets ? `when top ${lower(meets)}` : 'when top does nothing'}`;
+}
+
+/** A round in five sentences, each with the position it is about. */
+export function roundSentences(
+  map: GuardMap,
+  { livesOn, hurts, hole }: Pick<RoundStory, 'livesOn' | 'hurts' | 'hole'>,
+  { drills, guessed }: Pick<Weighing, 'drills' | 'guessed'>,
+): { words: string; position?: string }[] {
+  const index = indexMap(map);
+  const named = (id: string) => placeName(index.position.get(id)!);
+  const [carrier] = livesOn;
+  const [hurt] = hurts;
+  const [drill] = drills;
+  const drilled = drill && index.exchange.get(drill.exchange)!;
+  const carried = carrier && index.move.get(carrier.move)!;
+  return [
+    carrier && carried
+      ? {
+          words: say.carries(carried.name, named(carried.position), pointsText(carrier.loss)),
+          position: carried.position,
+        }
+      : { words: say.noSingleMoveWithout },
+    hurt
+      ? {
+          words: say.hurtsMost(
+            lower(reactionShort(map, hurt.reaction, index.position.get(hurt.position))),
+            named(hurt.position),
+            roundsWords(hurt.rate),
+            pointsText(hurt.cost),
+          ),
+          position: hurt.position,
+        }
+      : { words: say.nothingTopDoesHurts },
+    hole
+      ? { words: say.closeHole(holeWords(map, hole), pointsText(hole.stake, 3)), position: hole.position }
+      : { words: say.noAnswerHereWould },
+    drill && drilled
+      ? {
+          words: say.drillFirst(drillWords(map, drilled), pointsText(drill.worth, 3)),
+          position: index.move.get(drilled.move)!.position,
+        }
+      : { words: say.nothingToDrill },
+    { words: say.restsOn(Math.round(guessed * 10)) },
+  ];
 }

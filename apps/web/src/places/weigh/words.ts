@@ -45,6 +45,20 @@ export const say = {
   whatRoundGainsIf: 'What a round gains if top never does this.',
   whatRoundLosesIf2: 'What a round loses if you spare this joint.',
   whatRoundLoses: 'What a round loses',
+  // FiveSentences
+  carries: (move: Shown, place: Shown, points: Shown) =>
+    `“${move}” from ${place} carries your game: without it a round loses ${points} points.`,
+  hurtsMost: (does: Shown, place: Shown, rounds: Shown, points: Shown) =>
+    `What hurts most: top ${does} in ${place}, ${rounds}. It costs ${points} points a round.`,
+  closeHole: (hole: Shown, points: Shown) =>
+    `Close this hole first: ${hole} An answer brings ${points} points a round.`,
+  drillFirst: (answer: Shown, points: Shown) =>
+    `Drill this first this month: ${answer}. Its first minute brings ${points} points a round.`,
+  nothingToDrill: 'No drill stands out: every answer is practised or never comes up.',
+  restsOn: (tenths: number) =>
+    tenths >= 10
+      ? 'So far every figure is your guess. Count tries on the Mat to check them.'
+      : `About ${tenths} in 10 of these figures are your guess, the rest was counted on the mat.`,
   // RoundStoryPane
   roundShort: 'A round in short',
   noMoveHereEver: 'No move from here ever wins. Give one of them an ending.',

@@ -26,7 +26,7 @@ interface Props {
 }
 
 const BASIS: Record<Basis | 'none', [string, string]> = {
-  coach: ['○', "the coach's guess"],
+  coach: ['○', 'your guess'],
   logged: ['●', 'from the log'],
   blended: ['◐', 'guess and count'],
   none: ['?', 'no source given'],

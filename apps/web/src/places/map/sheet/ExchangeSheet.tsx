@@ -32,7 +32,7 @@ import type { SheetProps } from './sheetProps.ts';
 import { useSaver } from './useSaver.ts';
 
 const BASES = [
-  { value: 'coach', name: "the coach's guess" },
+  { value: 'coach', name: 'your guess' },
   { value: 'logged', name: 'the log' },
   { value: 'blended', name: 'guess and count' },
 ];

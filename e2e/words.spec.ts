@@ -1,0 +1,69 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './app.ts';
+import { weighed } from './weighing.ts';
+
+/** What no screen says any more: another word stands for it. */
+const UNSAID =
+  /\bin by\b|ends best|leads to\b|failing that|met by|known from|done as\b|top is late|real dilemma|knows? best|knowing best|carried over|found no time|false positive|taken? out\b|lets through|other side\)|\banew\b|goes by that name|unopposed|tendenc|retrievab|residual|\bprior\b|\bexchanges?\b/i;
+const LONGEST_SENTENCE = 22;
+
+/** Everything shown in the place: texts, labels and titles, a line each. */
+const shownIn = (page: Page): Promise<string[]> =>
+  page.locator('body').evaluate((body) => {
+    const lines: string[] = [];
+    const walker = document.createTreeWalker(body, NodeFilter.SHOW_ELEMENT);
+    for (let node = walker.nextNode() as Element | null; node; node = walker.nextNode() as Element | null) {
+      if (node.matches('script, style, .cm-content, .cm-content *')) continue;
+      for (const name of ['aria-label', 'title', 'placeholder']) lines.push(node.getAttribute(name) ?? '');
+      const isBlock = node.matches(
+        'p, li, h1, h2, h3, h4, label, button, td, th, option, summary, dt, dd, title',
+      );
+      if (isBlock && !node.querySelector('p, li, button')) lines.push(node.textContent ?? '');
+    }
+    return lines.filter(Boolean);
+  });
+
+/** Sentences the program says itself: without what the coach or the book has written into the map. */
+const ownSentences = (line: string): string[] =>
+  line
+    .replace(/“[^”]*”/g, 'X')
+    .split(/(?<=[.?!])\s+/)
+    .filter((sentence) => /[.?!]$/.test(sentence));
+
+const PLACES: [name: string, address: string, ready: (page: Page) => Promise<unknown>][] = [
+  ['tonight', '/club', (page) => expect(page.getByText('See the answers')).toBeVisible()],
+  ['chart', '/map/kelpwick', (page) => expect(page.getByRole('group', { name: /^Chart/ })).toBeVisible()],
+  ['board', '/map/kelpwick?view=board', (page) => expect(page.getByRole('grid')).toBeVisible()],
+  ['read', '/map/kelpwick/read?at=closed&met=none', (page) => expect(page.getByRole('main')).toBeVisible()],
+  ['weigh', '/map/kelpwick/weigh', weighed],
+  ['balance', '/map/kelpwick/balance', (page) => expect(page.getByLabel('Sweep')).toBeVisible()],
+  ['lessons', '/club/classes', (page) => expect(page.getByText('Something else')).toBeVisible()],
+  ['a class', '/club/classes/tuesday', (page) => expect(page.getByLabel('Minutes')).toBeVisible()],
+  ['term', '/club/term', (page) => expect(page.getByRole('button', { name: 'Plan a term' })).toBeVisible()],
+  ['log', '/club/log', (page) => expect(page.getByText('Fix first')).toBeVisible()],
+  ['mat', '/club/mat', (page) => expect(page.getByText('Which class runs?')).toBeVisible()],
+];
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`every place speaks in a coach’s words, ${theme}`, async ({ page, shipped }) => {
+    await page.emulateMedia({ colorScheme: theme });
+    for (const [name, address, ready] of PLACES) {
+      await page.goto(shipped.url + address);
+      await ready(page);
+      const lines = await shownIn(page);
+      expect(lines.length, name).toBeGreaterThan(20);
+      expect(
+        lines.filter((line) => UNSAID.test(line.replace(/“[^”]*”/g, ''))),
+        name,
+      ).toEqual([]);
+      expect(
+        lines.filter((line) =>
+          /[^\n] {2,}[^\n ]|\.\.(?!\.)|\(other side\)/.test(line.replace(/\n\s*/g, '\n')),
+        ),
+        name,
+      ).toEqual([]);
+      const long = lines.flatMap(ownSentences).filter((one) => one.split(/\s+/).length > LONGEST_SENTENCE);
+      expect(long, name).toEqual([]);
+    }
+  });
+}
