@@ -38,11 +38,11 @@ test('with no class planned it proposes three, and one tap makes one', async ({ 
     .getByRole('button', { name: /^Make this class: / })
     .first()
     .click();
-  await expect(page.getByRole('region', { name: 'Time line' })).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Time line' })).toBeVisible();
 });
 
-test('with an empty map it is the way in', async ({ page, app }) => {
-  await page.goto(app.url);
+test('with an empty map it is the way in', async ({ page, empty }) => {
+  await page.goto(empty.url);
   await page.getByLabel('Name of the map').fill('Mine');
   await page.getByRole('button', { name: 'Start the map' }).click();
   await page.getByRole('link', { name: 'Tonight' }).click();

@@ -37,6 +37,8 @@ export function FirstMap() {
   const dispatch = useAppDispatch();
   const last = useAppSelector(selectMapId);
   const navigate = useNavigate();
+  // The map just made is gone to itself, not by way of the first page.
+  const isMaking = useRef(false);
   const [refused, setRefused] = useState<FileRefusal>();
   const [showRemoved, setShowRemoved] = useState(false);
   const [chosen, setChosen] = useState<{ ids: ReadonlySet<string>; book?: GuardBook }>({ ids: new Set() });
@@ -60,10 +62,12 @@ export function FirstMap() {
   }
   if (!maps) return null;
   const first = maps.find(({ id }) => id === last) ?? maps[0];
-  if (first) return <Navigate to={tonightAddress} replace />;
+  if (first && !isMaking.current) return <Navigate to={tonightAddress} replace />;
 
   const keep = async (map: GuardMap) => {
+    isMaking.current = true;
     const made = await dispatch(createFresh('map', map));
+    isMaking.current = !made.refusal;
     if (made.refusal) form.setError('name', { message: made.refusal.message });
     else navigate(mapAddress(made.id));
   };
