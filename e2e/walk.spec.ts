@@ -2,7 +2,7 @@ import { expect, test } from './app.ts';
 
 test('from the map to the mat, and all of it is there after a restart', async ({ page, demo }) => {
   await page.addInitScript(() => localStorage.setItem('aftersquall.bell', 'silent'));
-  await page.goto(demo.url);
+  await page.goto(`${demo.url}/map/kelpwick`);
 
   // Follow the system on the chart.
   await expect(page.getByRole('heading', { name: 'Kelpwick Harbour Grappling' })).toBeVisible();

@@ -29,7 +29,10 @@ const shownIn = (page: Page): Promise<string[]> =>
 
 /** What is said at one go, without what the coach or the book has written: a class sheet lists its parts with ; · and →. */
 const ownSentences = (line: string): string[] =>
-  line.replace(/“[^”]*”/g, 'X').split(/(?<=[.?!:;])\s+|\s[·→]\s/);
+  line
+    .replace(/“[^”]*”/g, 'X')
+    .split(/(?<=[.?!:;])\s+|\s[·→]\s/)
+    .filter((part) => /[.?!]$/.test(part));
 
 const PLACES: [name: string, address: string, ready: (page: Page) => Promise<unknown>][] = [
   ['tonight', '/club', (page) => expect(page.getByText('See the answers')).toBeVisible()],

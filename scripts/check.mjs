@@ -25,6 +25,7 @@ const waiting = [
   types('apps/server'),
   ['biome', 'check', '.'],
   ['node', 'scripts/edges.mjs'],
+  ['node', 'scripts/words.mjs'],
   ['vitest', 'run', '--changed', '--passWithNoTests', '--exclude', 'demo/**', '--reporter', 'dot'],
 ];
 
