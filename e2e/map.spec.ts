@@ -50,7 +50,7 @@ test('a map is begun from nothing, and every kind of thing survives a restart', 
   await move.getByLabel('Name', { exact: true }).fill('Underhook and come up');
   await page.keyboard.press('Enter');
   await move.getByLabel('Add an answer').selectOption({ label: 'Crossface' });
-  const exchange = page.getByRole('complementary', { name: 'The exchange' });
+  const exchange = page.getByRole('complementary', { name: 'The answer' });
   await exchange.getByLabel('If it works').selectOption({ label: 'on top in side control' });
   await exchange.getByLabel('Chance').fill('140');
   await page.keyboard.press('Enter');
@@ -62,6 +62,7 @@ test('a map is begun from nothing, and every kind of thing survives a restart', 
   await empty.stop();
   await empty.start();
   await page.goto(empty.url);
+  await page.getByRole('link', { name: 'Map' }).click();
   await page.locator('button.position-card', { hasText: 'Knee shield' }).click();
   await expect(
     position.getByRole('group', { name: 'Holds of bottom' }).getByText('left hand grips the near wrist'),
@@ -77,7 +78,7 @@ test('a hole is seen as a gap and answered from the sheet', async ({ page, demo 
   const count = page.getByRole('button', { name: /^What needs work/ });
   await expect(count).toContainText('3 holes');
   await sheet.getByRole('button', { name: 'Widens the base no answer yet' }).click();
-  await expect(page.getByRole('complementary', { name: 'The exchange' })).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'The answer' })).toBeVisible();
   await expect(count).toContainText('2 holes');
 });
 

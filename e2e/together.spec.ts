@@ -10,7 +10,7 @@ const cell = (page: Page, move: string, met: string) =>
 const answered = (page: Page) => cell(page, 'One-hook sweep', 'Top does nothing');
 const isSaved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 const field = (page: Page, label: string) =>
-  page.getByRole('complementary', { name: 'The exchange' }).getByLabel(label, { exact: true });
+  page.getByRole('complementary', { name: 'The answer' }).getByLabel(label, { exact: true });
 
 /** The name of a position in its sheet, to be changed. */
 async function openTriangle(page: Page, url: string) {

@@ -17,7 +17,7 @@ const shownIn = (page: Page): Promise<string[]> =>
       if (node.matches('script, style, svg, svg *, [role=img], .cm-content, .cm-content *')) continue;
       for (const name of ['aria-label', 'title', 'placeholder']) lines.push(node.getAttribute(name) ?? '');
       const isBlock = node.matches(
-        'p, li, h1, h2, h3, h4, label, button, td, th, option, summary, dt, dd, title',
+        'a, p, li, h1, h2, h3, h4, label, button, td, th, option, summary, dt, dd, title',
       );
       if (!isBlock || node.querySelector('p, li, button')) continue;
       const said = node.cloneNode(true) as Element;

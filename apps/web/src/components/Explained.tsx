@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector } from '../store/store.ts';
 import { TakeOut } from './TakeOut.tsx';
 import { say } from './words.ts';
 
-/** Words that the program uses in a sense of its own, and what each place is for, in one sentence each. */
+/** Words that the program uses in a sense of its own, in one sentence each. */
 const SENTENCES = {
   look: say.whatTopSeesMoves,
   hole: say.holeTopDoesHave,
@@ -13,6 +13,9 @@ const SENTENCES = {
   provoke: say.baitDoWhatTop,
   rests: say.gripsMustNotLose,
   builds: say.buildsTallShortHeavy,
+} as const;
+/** What each place is for, and what to do first. */
+const PLACES = {
   'chart-legend': say.whatLinesMean,
   tonight: say.placeTonight,
   chart: say.placeChart,
@@ -25,17 +28,21 @@ const SENTENCES = {
   term: say.placeTerm,
   log: say.placeLog,
 } as const;
-export type Term = keyof typeof SENTENCES;
+type Term = keyof typeof SENTENCES | keyof typeof PLACES;
 
 /** The sentence that says what a word means, where it first stands; put away, it stays away in every place. */
 export function Explained({ term, children }: { term: Term; children?: ReactNode }) {
   const dispatch = useAppDispatch();
   const away = useAppSelector(({ settings }) => settings.putAway.includes(term));
   if (away) return null;
+  const sentence = { ...SENTENCES, ...PLACES }[term];
   return (
-    <p className="explained small">
-      {children ?? <span>{SENTENCES[term]}</span>}
-      <TakeOut label={`Hide: ${SENTENCES[term]}`} onClick={() => dispatch(putAway(term))} />
+    <p className="explained small d-print-none">
+      {children ?? <span>{sentence}</span>}
+      <TakeOut
+        label={term in PLACES ? 'Hide this sentence' : `Hide: ${sentence}`}
+        onClick={() => dispatch(putAway(term))}
+      />
     </p>
   );
 }

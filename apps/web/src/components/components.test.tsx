@@ -3,6 +3,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { Chance } from './Chance.tsx';
 import { ChoiceSearch } from './ChoiceSearch.tsx';
 import { ChoiceToggle } from './ChoiceToggle.tsx';
 import { FileIssues } from './FileIssues.tsx';
@@ -238,5 +239,22 @@ describe('small things', () => {
     render(<TakeOut label="Take out: Triangle" onClick={onClick} />);
     await userEvent.click(screen.getByRole('button', { name: 'Take out: Triangle' }));
     expect(onClick).toHaveBeenCalledOnce();
+  });
+});
+
+describe('a chance', () => {
+  it('is said as a coach counts, and exactly at a tap', async () => {
+    render(<Chance chance={0.42} from="your guess" about="Your guess. Nobody has counted it yet." />);
+    const chance = screen.getByRole('button', { name: 'Works 4 times in 10, exactly 42 %: your guess' });
+    expect(chance.textContent).toBe('4times in 10, your guess');
+    await userEvent.click(chance);
+    expect(chance.textContent).toBe('42 %your guess');
+    await userEvent.click(chance);
+    expect(chance.textContent).toBe('4times in 10, your guess');
+  });
+
+  it('that never comes is said in words alone', () => {
+    render(<Chance chance={0} from="counted" about="Counted on the mat" />);
+    expect(screen.getByRole('button').textContent).toBe('never, counted');
   });
 });

@@ -9,7 +9,7 @@ export function NotHere() {
     <div className="teach">
       <h1>{error ? say.pageDidNotOpen : say.thereNothingAddress}</h1>
       {error !== undefined && <p>{say.somethingWentWrongChanges}</p>}
-      <Link to="/">Back to the map</Link>
+      <Link to="/">Back to Tonight</Link>
     </div>
   );
 }

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { parseMapFile } from '@aftersquall/core/formats';
-import { playMap, solveMap, tellRound } from '@aftersquall/core/weigh';
+import { playMap, solveMap, tellRound, weighMap } from '@aftersquall/core/weigh';
 import { describe, expect, it } from 'vitest';
 import { hundredOf } from './hundredOf.ts';
-import { hurtWords, livesOnWords, stepWords, wayWords } from './storyWords.ts';
+import { hurtWords, livesOnWords, roundSentences, stepWords, wayWords } from './storyWords.ts';
 
 const map = parseMapFile(
   readFileSync(new URL('../../../../../testing/club/kelpwick.map.json', import.meta.url), 'utf8'),
@@ -36,3 +36,24 @@ describe('the words of a round', () => {
 });
 
 const zero = () => Object.fromEntries(Object.keys(story.ends).map((end) => [end, 0])) as typeof story.ends;
+
+describe('a round in five sentences', () => {
+  const { drills, guessed } = weighMap(map);
+
+  it('says what carries it, what hurts it, the hole, the drill and what the figures are', () => {
+    const sentences = roundSentences(map, story, { drills, guessed }).map(({ words }) => words);
+    expect(sentences).toHaveLength(5);
+    for (const sentence of sentences) {
+      expect(sentence).toMatch(/^[A-Z“].*\.$/);
+      expect(sentence).not.toMatch(/ {2}|\.\.|undefined|NaN/);
+    }
+    expect(sentences[4]).toBe('So far every figure is your guess. Count tries on the Mat to check them.');
+    expect(roundSentences(map, story, { drills, guessed: 0.42 }).at(-1)!.words).toContain('About 4 in 10');
+  });
+
+  it('says what there is not', () => {
+    const none = { livesOn: [], hurts: [], hole: undefined };
+    const words = roundSentences(map, none, { drills: [], guessed: 1 }).map((one) => one.words);
+    expect(words.slice(0, 4).every((one) => /^No|^Nothing/.test(one))).toBe(true);
+  });
+});

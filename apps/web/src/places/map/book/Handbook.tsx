@@ -226,7 +226,7 @@ function MovePart({ map, move, context }: { map: GuardMap; move: Move; context: 
               <th scope="col">when top</th>
               <th scope="col">if it works →</th>
               <th scope="col">chance</th>
-              <th scope="col">else</th>
+              <th scope="col">if it fails →</th>
             </tr>
           </thead>
           <tbody>
@@ -268,7 +268,7 @@ function ExchangeRow({ map, move, exchange }: { map: GuardMap; move: Move; excha
       </td>
       <td className="num">{Math.round(chance * 100)} %</td>
       <td>
-        {otherwise ? landingWords(map, otherwise, at) : 'stays'}
+        {otherwise ? landingWords(map, otherwise, at) : 'you are still here'}
         {notes.failing && <small className="soft d-block">{notes.failing}</small>}
       </td>
     </tr>

@@ -34,10 +34,11 @@ export function Sheet({
     if (withFocus) sheet.current?.focus();
   }, [withFocus]);
   const { kind, id } = selection;
+  const called = kind === 'exchange' ? 'answer' : kind;
   const thing = selectedThing(map, kind, id);
   const parent = kind === 'position' ? undefined : positionOf(map, selection);
   const takeOut = () => {
-    const name = thing && 'name' in thing ? `“${thing.name}”` : `the ${kind}`;
+    const name = thing && 'name' in thing ? `“${thing.name}”` : `the ${called}`;
     dispatch(changeMap(remove(kind, id), { announce: say.removedWhatDepends(name) }));
     select(parent ? { kind: 'position', id: parent } : undefined);
   };
@@ -46,9 +47,9 @@ export function Sheet({
     if (dispatch(changeMap(copy.command)).length === 0) select({ kind: 'position', id: copy.id });
   };
   return (
-    <aside ref={sheet} tabIndex={-1} className={styles.sheet} aria-label={`The ${kind}`}>
+    <aside ref={sheet} tabIndex={-1} className={styles.sheet} aria-label={`The ${called}`}>
       <div className="d-flex align-items-center gap-2 mb-2">
-        <span className="label-small">{kind}</span>
+        <span className="label-small">{called}</span>
         {parent && (
           <button type="button" className="chip" onClick={() => select({ kind: 'position', id: parent })}>
             in {indexMap(map).position.get(parent)?.name}
@@ -79,7 +80,7 @@ export function Sheet({
           <AddToClass map={map.id} things={[`${kind}.${id}`]} label={say.addClass} />
         )}
         {thing && (
-          <IconButton bare label={`Remove this ${kind}`} onClick={takeOut}>
+          <IconButton bare label={`Remove this ${called}`} onClick={takeOut}>
             <Trash2 size={16} aria-hidden />
           </IconButton>
         )}
