@@ -16,7 +16,7 @@ test('the next class begins from what was carried over, counted, fading and thin
   const box = (name: string) => page.getByRole('region', { name, exact: true });
   await expect(box('Not reached').getByRole('listitem').first()).toContainText('planned for');
   await expect(box('Fix first').getByRole('listitem').first()).toContainText('in all');
-  await expect(box('Fading').getByRole('listitem').first()).toContainText(/% kept.*, last on/);
+  await expect(box('Fading').getByRole('listitem').first()).toContainText(/% still fresh.*, last on/);
   await expect(box('Needs tries').getByRole('listitem')).toHaveCount(5);
   await page.getByRole('link', { name: /^Plan “Tuesday: from the sleeve to the back” on/ }).click();
   await expect(page).toHaveURL(/club\/term/);

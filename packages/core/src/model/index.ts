@@ -71,6 +71,7 @@ export { MECHANIC_FORMS, type Mechanic, MechanicSchema } from './mechanic.ts';
 export {
   FALLS,
   type Fall,
+  MOVE_KIND_WORDS,
   MOVE_KINDS,
   type Move,
   MoveSchema,

@@ -34,6 +34,17 @@ export const MOVE_KINDS = [
   'entry',
   'stand-up',
 ] as const;
+/** What a coach calls each kind; the ids are what files and databases have. */
+export const MOVE_KIND_WORDS: Record<(typeof MOVE_KINDS)[number], string> = {
+  connect: 'set-up',
+  provoke: 'bait',
+  sweep: 'sweep',
+  submission: 'submission',
+  'back-take': 'back take',
+  retention: 'retention',
+  entry: 'entry',
+  'stand-up': 'stand up',
+};
 const MoveKindSchema = z.enum(MOVE_KINDS);
 export type MoveKind = z.infer<typeof MoveKindSchema>;
 

@@ -59,7 +59,7 @@ export function NextPart({ map, practice, date, athlete }: LogPartProps) {
           <li key={one.exchange}>
             <b>{one.move}</b>
             <span className="soft">
-              {percent(one.retention)} kept{answers(one.answers)}, last on {dayOf(one.last)}
+              {percent(one.retention)} still fresh{answers(one.answers)}, last on {dayOf(one.last)}
             </span>
           </li>
         ))}

@@ -7,7 +7,7 @@ import {
   sided,
   wordContext,
 } from '@aftersquall/core/body';
-import { type GuardMap, type Position, stepsOf, variantOf } from '@aftersquall/core/model';
+import { type GuardMap, MOVE_KIND_WORDS, type Position, stepsOf, variantOf } from '@aftersquall/core/model';
 import {
   type Nearest,
   type Option,
@@ -215,7 +215,7 @@ function AnswerCard({ map, option, met, stale, elsewhere, moment, onTake, onMiss
           </Link>
           <span className="soft small">
             {' '}
-            {move.kind}
+            {MOVE_KIND_WORDS[move.kind]}
             {move.window === 'brief' && ', brief chance'}
             {done !== move.name ? `, instead of “${move.name}”` : variant && `, ${variant.name}`}
           </span>

@@ -100,7 +100,7 @@ export function TermClass({ map, plan, classes, held, story, holidays, onMove }:
           <ul>
             {story.fading.slice(0, NAMED).map(({ move, name, kept }) => (
               <li key={move}>
-                {name} <small className="soft">{Math.round(kept * 100)} % kept</small>
+                {name} <small className="soft">{Math.round(kept * 100)} % still fresh</small>
               </li>
             ))}
             {story.fading.length > NAMED && <li className="soft">and {story.fading.length - NAMED} more</li>}

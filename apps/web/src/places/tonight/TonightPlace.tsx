@@ -44,7 +44,7 @@ export function TonightPlace() {
         <h1>Tonight</h1>
         <span className="soft">{format(new Date(), 'EEEE d MMMM')}</span>
       </header>
-      <Explained term="tonight" />
+      {map.positions.length > 0 && <Explained term="tonight" />}
       <div className={styles.tonight}>
         {map.positions.length === 0 ? (
           <section aria-label="Start here">

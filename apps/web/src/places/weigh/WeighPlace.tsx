@@ -105,7 +105,7 @@ export function WeighPlace() {
         <SaveState />
         <TakeAlong map={map} whatIf={whatIf} />
       </header>
-      <Explained term="weigh" />
+      {!trouble && <Explained term="weigh" />}
       {missing && (
         <p className="notice mx-3 mt-2 mb-0" role="status">
           {missing}

@@ -4,6 +4,7 @@ import {
   type HazardTag,
   type HoldClass,
   indexMap,
+  MOVE_KIND_WORDS,
   MOVE_KINDS,
   type Move,
   remember,
@@ -45,7 +46,7 @@ const moveClassesOf = remember((map: GuardMap): MoveClass[] => {
       ),
     ),
     ...MOVE_KINDS.map((kind) =>
-      all(`kind:${kind}`, `moves of the kind ${kind}`, (move) => move.kind === kind),
+      all(`kind:${kind}`, `every ${MOVE_KIND_WORDS[kind]}`, (move) => move.kind === kind),
     ),
     ...map.systems.map(({ id, name }) =>
       all(`system:${id}`, `the system ${name}`, (move) => systemsOf(move).includes(id)),

@@ -1,4 +1,5 @@
 import { wordContext } from '@aftersquall/core/body';
+import { MOVE_KIND_WORDS } from '@aftersquall/core/model';
 import { LimbGlyph } from '../../../components/LimbGlyph.tsx';
 import { PositionPicture } from '../../../components/PositionPicture.tsx';
 import { ShortName } from '../../../components/ShortName.tsx';
@@ -63,7 +64,7 @@ export function RowHead({ id, row, value, width, withPicture, here, onPick }: Pr
               <ShortName of={row.move} />
             </span>
             <small className="soft">
-              {row.move.kind.replace('-', ' ')}
+              {MOVE_KIND_WORDS[row.move.kind]}
               {row.shared && !row.sharesAbove && ` · ${row.look.name}`}
             </small>
           </span>

@@ -13,6 +13,7 @@ import {
   type GuardMap,
   indexMap,
   isOutcome,
+  MOVE_KIND_WORDS,
   type Move,
   notesOf,
   type Position,
@@ -194,7 +195,7 @@ function MovePart({ map, move, context }: { map: GuardMap; move: Move; context: 
   return (
     <section aria-label={move.name} className={styles.move}>
       <h5>
-        {move.name} <span className="soft">{move.kind.replace('-', ' ')}</span>
+        {move.name} <span className="soft">{MOVE_KIND_WORDS[move.kind]}</span>
       </h5>
       {ends.length > 0 && (
         <div className={styles.ends}>

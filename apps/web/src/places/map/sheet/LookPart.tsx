@@ -1,7 +1,14 @@
 import { reactionName } from '@aftersquall/core/body';
 import { type Hole } from '@aftersquall/core/check';
 import { type Issue, put } from '@aftersquall/core/documents';
-import { indexMap, type Look, type Move, type Position, reactionKey } from '@aftersquall/core/model';
+import {
+  indexMap,
+  type Look,
+  MOVE_KIND_WORDS,
+  type Move,
+  type Position,
+  reactionKey,
+} from '@aftersquall/core/model';
 import { Plus } from 'lucide-react';
 import { ChoiceToggle } from '../../../components/ChoiceToggle.tsx';
 import { reactionChoices, reactionOf } from '../../../components/fields/landingChoices.ts';
@@ -117,7 +124,7 @@ function MoveRow({ move, map, select, open }: SheetProps & { move: Move; open: H
         className={`${styles.thing} name`}
         onClick={() => select({ kind: 'move', id: move.id })}
       >
-        {move.name} <span className="soft small fw-normal">{move.kind}</span>
+        {move.name} <span className="soft small fw-normal">{MOVE_KIND_WORDS[move.kind]}</span>
       </button>
       {index.exchangesOf(move.id).map((exchange) => (
         <ExchangeLine

@@ -4,6 +4,7 @@ import {
   FALLS,
   type Fall,
   indexMap,
+  MOVE_KIND_WORDS,
   MOVE_KINDS,
   type Move,
   reactionKey,
@@ -69,7 +70,7 @@ export function MoveSheet({ id, map, select }: SheetProps & { id: string }) {
           <SelectField
             label="Kind"
             value={move.kind}
-            choices={wordChoices(MOVE_KINDS)}
+            choices={MOVE_KINDS.map((kind) => ({ value: kind, name: MOVE_KIND_WORDS[kind] }))}
             onChange={(kind) => save({ kind: kind as Move['kind'] })}
           />
           <SelectField
