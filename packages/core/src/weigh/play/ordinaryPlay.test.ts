@@ -167,8 +167,8 @@ describe('what two ordinary players make of a map', () => {
   });
 
   it('refuses a level that no human has', () => {
-    expect(() => ordinaryPlay(solved, { bottom: 0.01, top: 0.9 })).toThrow('between 0.02 and 10');
-    expect(() => ordinaryPlay(solved, { bottom: 0, top: 0.9 })).toThrow('between 0.02 and 10');
+    expect(() => ordinaryPlay(solved, { bottom: 0.01, top: 0.9 })).toThrow('from 0.02 to 10');
+    expect(() => ordinaryPlay(solved, { bottom: 0, top: 0.9 })).toThrow('from 0.02 to 10');
   });
 });
 
