@@ -109,9 +109,9 @@ describe('a term', () => {
     }
     // Two days after the first class nothing of it has faded yet; what found no time may be back.
     expect(second!.planned.lesson.returns.every(({ why }) => why.includes('not reached'))).toBe(true);
-    expect(classes.some(({ planned }) => planned.lesson.returns.some(({ why }) => /still fresh/.test(why)))).toBe(
-      true,
-    );
+    expect(
+      classes.some(({ planned }) => planned.lesson.returns.some(({ why }) => /still fresh/.test(why))),
+    ).toBe(true);
   });
 
   it('stands on nothing that is not taught; dragged out of order it says what it broke', () => {
