@@ -70,6 +70,6 @@ describe('the hold score of what the demo teaches', () => {
   });
 
   it('says what is not there any more', () => {
-    expect(() => holdScore(map, ['gone'])).toThrow('“gone” is not in the map any more');
+    expect(() => holdScore(map, ['gone'])).toThrow('“gone” is no longer in the map');
   });
 });

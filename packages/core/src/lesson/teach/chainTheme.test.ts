@@ -74,8 +74,8 @@ describe('a class along a chain', () => {
   it('says what to do where a turn is gone, is not for the class, or where it only waits', () => {
     const chain = (list: NonNullable<LessonRequest['chain']>['turns']) => () =>
       drills({ name: 'X', turns: list });
-    expect(chain(['gone'])).toThrow(/keep it anew in Read/);
-    expect(chain([first.id, 'gone'])).toThrow(/keep the chain anew in Read/);
+    expect(chain(['gone'])).toThrow(/Keep the chain again in Read/);
+    expect(chain([first.id, 'gone'])).toThrow(/Keep the chain again in Read/);
     expect(chain([{ waits: positionOf(first.id) }])).toThrow(/only waits/);
     expect(() => drills({ name: 'X', turns }, { out: [second.move] })).toThrow(/is not for this class/);
   });
