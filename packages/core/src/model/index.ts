@@ -59,6 +59,7 @@ export {
 export { matchesPattern, patternOf } from './holdPattern.ts';
 export { indexMap } from './indexMap.ts';
 export { JOINTS, type Joint, LOADS, type Loads } from './joint.ts';
+export { lowerFirst } from './letterCase.ts';
 export {
   ENTITY_SCHEMAS,
   type EntityKind,

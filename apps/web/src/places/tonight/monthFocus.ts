@@ -1,5 +1,12 @@
 import { placeName, reactionShort } from '@aftersquall/core/body';
-import { type GuardMap, indexMap, type Position, reactionKey, roundsWords } from '@aftersquall/core/model';
+import {
+  type GuardMap,
+  indexMap,
+  lowerFirst,
+  type Position,
+  reactionKey,
+  roundsWords,
+} from '@aftersquall/core/model';
 import { pointsText, type RoundStory } from '@aftersquall/core/weigh';
 import { mapAddress } from '../../components/addresses.ts';
 import { say } from './words.ts';
@@ -13,8 +20,6 @@ export interface MonthFocus {
   answer: { address: string; words: string };
 }
 
-const lower = (text: string): string => text.replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase());
-
 /** The one thing to work on: the dearest hole where closing it brings more than the worst hurt costs, else that hurt. */
 export function monthFocus(
   map: GuardMap,
@@ -25,7 +30,7 @@ export function monthFocus(
   if (hole && hole.stake > (worst?.cost ?? 0)) {
     const position = index.position.get(hole.position)!;
     const key = reactionKey(hole.reaction ?? 'none');
-    const does = hole.reaction ? lower(reactionShort(map, hole.reaction, position)) : 'does anything';
+    const does = hole.reaction ? lowerFirst(reactionShort(map, hole.reaction, position)) : 'does anything';
     return {
       position,
       what: say.hole(does, index.move.get(hole.move)!.name, placeName(position)),
@@ -41,7 +46,7 @@ export function monthFocus(
   return {
     position,
     what: say.hurts(
-      lower(reactionShort(map, worst.reaction, position)),
+      lowerFirst(reactionShort(map, worst.reaction, position)),
       placeName(position),
       roundsWords(worst.rate),
     ),

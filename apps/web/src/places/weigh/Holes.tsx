@@ -1,5 +1,12 @@
 import { landingWords, reactionName } from '@aftersquall/core/body';
-import { type GuardMap, indexMap, reactionKey, roundsWords, timesInTen } from '@aftersquall/core/model';
+import {
+  type GuardMap,
+  indexMap,
+  lowerFirst,
+  reactionKey,
+  roundsWords,
+  timesInTen,
+} from '@aftersquall/core/model';
 import { suggestAnswers } from '@aftersquall/core/read';
 import {
   pointsText,
@@ -132,9 +139,7 @@ function HoleLine({ map, hole }: { map: GuardMap; hole: StakedHole }) {
       </b>
       <Link to={cell}>
         {index.move.get(move)?.name}, when top{' '}
-        {reaction
-          ? reactionName(map, reaction, index.position.get(position)).replace(/^./, (c) => c.toLowerCase())
-          : 'does anything'}
+        {reaction ? lowerFirst(reactionName(map, reaction, index.position.get(position))) : 'does anything'}
       </Link>
       <small className="soft">
         {index.position.get(position)?.name}, {roundsWords(visits)}; here and now {signedPoints(spot)}

@@ -1,5 +1,5 @@
 import { joinWords, landingWords, reactionName } from '@aftersquall/core/body';
-import { type GuardMap, indexMap, timesInTen } from '@aftersquall/core/model';
+import { type GuardMap, indexMap, lowerFirst, timesInTen } from '@aftersquall/core/model';
 import { type LookPlan, pointsText, type WorthReason } from '@aftersquall/core/weigh';
 import { say } from './words.ts';
 
@@ -54,19 +54,18 @@ export function planWords(map: GuardMap, whole: LookPlan, human = false): string
   const one = plan.moves[0]?.what ?? plan.replies[0]?.move ?? '';
   const at = index.position.get(index.move.get(one)?.position ?? '');
   const met = plan.reactions.map(({ what }) => reactionName(map, what, at));
-  const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
   const points = `${pointsText(plan.value)} points`;
   const leaves = habitsKnown(whole) ? say.habitsWorth(points) : `That brings ${points}.`;
   const top =
     met.length > 0
-      ? `${human ? 'Mostly' : say.topDoesBestWhen} ${joinWords(met.map((name) => `top ${lower(name)}`))}.`
+      ? `${human ? 'Mostly' : say.topDoesBestWhen} ${joinWords(met.map((name) => `top ${lowerFirst(name)}`))}.`
       : say.mapDoesNotSay2;
   const [reply] = plan.replies;
   if (plan.timing === 'seen' && reply && plan.replies.every(({ move: id }) => id === reply.move))
     return `${move(reply.move)}, whatever top does. ${top} ${leaves}`;
   if (plan.timing === 'seen') {
     const replies = plan.replies.map(
-      ({ reaction, move: id }) => `${move(id)} when top ${lower(reactionName(map, reaction, at))}`,
+      ({ reaction, move: id }) => `${move(id)} when top ${lowerFirst(reactionName(map, reaction, at))}`,
     );
     return `Feel first, then: ${joinWords(replies)}. ${leaves}`;
   }
@@ -86,9 +85,7 @@ export function reasonWords(map: GuardMap, { move, reaction, exchange, payoff }:
   const index = indexMap(map);
   const at = index.position.get(index.move.get(move)?.position ?? '');
   const met =
-    reaction === 'none'
-      ? 'when top does nothing'
-      : `when top ${reactionName(map, reaction, at).replace(/^./, (first) => first.toLowerCase())}`;
+    reaction === 'none' ? 'when top does nothing' : `when top ${lowerFirst(reactionName(map, reaction, at))}`;
   const what = `It comes down to “${index.move.get(move)?.name ?? move}” ${met}`;
   const known = exchange === undefined ? undefined : index.exchange.get(exchange);
   if (!known) return say.noAnswerYetSo(what, pointsText(payoff));

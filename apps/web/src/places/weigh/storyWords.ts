@@ -6,11 +6,16 @@ import {
   reactionName,
   reactionShort,
 } from '@aftersquall/core/body';
-import { type Exchange, type GuardMap, indexMap, type Outcome, roundsWords } from '@aftersquall/core/model';
+import {
+  type Exchange,
+  type GuardMap,
+  indexMap,
+  lowerFirst,
+  type Outcome,
+  roundsWords,
+} from '@aftersquall/core/model';
 import { type End, pointsText, type RoundStory, type Weighing } from '@aftersquall/core/weigh';
 import { say } from './words.ts';
-
-const lower = (text: string): string => text.replace(/^./, (first) => first.toLowerCase());
 
 export const endWords = (end: End): string =>
   end === 'time' ? 'time runs out' : end === 'stuck' ? 'nothing more to do' : OUTCOME_WORDS[end];
@@ -53,7 +58,7 @@ export function wayWords({ chance, countered, to }: NonNullable<RoundStory['way'
 
 export function hurtWords(map: GuardMap, { position, reaction, rate }: RoundStory['hurts'][number]): string {
   const at = indexMap(map).position.get(position)!;
-  return `Top ${lower(reactionName(map, reaction, at))} in “${at.name}”, ${roundsWords(rate)}.`;
+  return `Top ${lowerFirst(reactionName(map, reaction, at))} in “${at.name}”, ${roundsWords(rate)}.`;
 }
 
 export function holeWords(
@@ -62,7 +67,7 @@ export function holeWords(
 ): string {
   const index = indexMap(map);
   const met = reaction
-    ? `top ${lower(reactionName(map, reaction, index.position.get(position)))}`
+    ? `top ${lowerFirst(reactionName(map, reaction, index.position.get(position)))}`
     : 'top does anything';
   return `“${index.move.get(move)!.name}” in “${index.position.get(position)!.name}” when ${met}.`;
 }
@@ -76,7 +81,7 @@ export function stepWords(map: GuardMap, id: string) {
   return {
     position,
     name: done,
-    met: meets ? `top ${lower(meets)}` : 'top does nothing',
+    met: meets ? `top ${lowerFirst(meets)}` : 'top does nothing',
     landing: landingWords(map, exchange.to, position),
   };
 }
@@ -84,7 +89,7 @@ export function stepWords(map: GuardMap, id: string) {
 /** An answer as what is drilled: “Hips away” when top crossfaces. */
 function drillWords(map: GuardMap, exchange: Exchange): string {
   const { move, meets } = answerName(map, exchange);
-  return `“${move}” ${meets ? `when top ${lower(meets)}` : 'when top does nothing'}`;
+  return `“${move}” ${meets ? `when top ${lowerFirst(meets)}` : 'when top does nothing'}`;
 }
 
 /** A round in five sentences, each with the position it is about. */
@@ -110,7 +115,7 @@ export function roundSentences(
     hurt
       ? {
           words: say.hurtsMost(
-            lower(reactionShort(map, hurt.reaction, index.position.get(hurt.position))),
+            lowerFirst(reactionShort(map, hurt.reaction, index.position.get(hurt.position))),
             named(hurt.position),
             roundsWords(hurt.rate),
             pointsText(hurt.cost),

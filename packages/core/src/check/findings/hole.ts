@@ -1,4 +1,5 @@
 import { reactionName } from '../../body/landingWords.ts';
+import { lowerFirst } from '../../model/letterCase.ts';
 import { reactionKey } from '../../model/reaction.ts';
 import type { MoveCheck } from '../checkEach.ts';
 import { holesOf } from '../holes.ts';
@@ -11,9 +12,7 @@ export const hole: MoveCheck = (map, of) =>
       code: 'hole',
       severity: 'warning',
       place: { kind: 'move', id: move.id, path: reactionKey(reaction) },
-      sentence: `In "${position.name}", you have no answer with "${move.name}" when top ${lower(name)}.`,
+      sentence: `In "${position.name}", you have no answer with "${move.name}" when top ${lowerFirst(name)}.`,
       mend: 'Write the answer, or remove the reaction here.',
     };
   });
-
-const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);

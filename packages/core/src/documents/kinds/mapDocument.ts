@@ -3,6 +3,7 @@ import type { Ending } from '../../model/ending.ts';
 import type { Exchange } from '../../model/exchange.ts';
 import { exchangeKey } from '../../model/exchange.ts';
 import { indexMap } from '../../model/indexMap.ts';
+import { lowerFirst } from '../../model/letterCase.ts';
 import { ENTITY_SCHEMAS, type GuardMap, LIST_OF, MAP_FORMAT, MapSchema } from '../../model/map.ts';
 import type { Mechanic } from '../../model/mechanic.ts';
 import type { Move } from '../../model/move.ts';
@@ -143,7 +144,7 @@ const exchange: EntityKindDefinition<Exchange> = {
     const index = indexMap(map);
     const name = index.move.get(moveId)?.name ?? moveId;
     if (met === 'none') return `${name} when top does nothing`;
-    return `${name} when top ${(index.reaction.get(met.id)?.name ?? met.id).replace(/^./, (first) => first.toLowerCase())}`;
+    return `${name} when top ${lowerFirst(index.reaction.get(met.id)?.name ?? met.id)}`;
   },
 };
 

@@ -1,6 +1,7 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
 import type { ClassPlan } from '../../model/classPlan.ts';
 import { freshId } from '../../model/freshId.ts';
+import { lowerFirst } from '../../model/letterCase.ts';
 import { blockTime, classSeconds, largestGroup } from '../blocks/blockTime.ts';
 import type { Taught, Theme } from './chooseTheme.ts';
 import { LIVE, LIVE_BY, ROUND_SIDE, SPARE } from './classClock.ts';
@@ -9,7 +10,7 @@ import { forkBlock } from './forkBlock.ts';
 import { tonightsLimit } from './limits.ts';
 import { firstRound, gameBlock, roundsBlock } from './liveBlocks.ts';
 import type { Room } from './room.ts';
-import { lower, Said } from './said.ts';
+import { Said } from './said.ts';
 import { aimOf, questionBlock, recapBlock, todayBlock, waterBlock } from './talkBlocks.ts';
 import { placeIn, type Teachable, type Technique } from './technique.ts';
 import { warmUp } from './warmUp.ts';
@@ -305,7 +306,7 @@ class Assembly {
         gameBlock(room, {
           id: 'game-2',
           at: start,
-          title: `Game 2: ${gamesFirst ? 'the same again' : theme.wayIn ? 'win the way in first' : `from ${lower(said.place(start))}`}`,
+          title: `Game 2: ${gamesFirst ? 'the same again' : theme.wayIn ? 'win the way in first' : `from ${lowerFirst(said.place(start))}`}`,
           bouts: sizes.bouts[1],
           seconds: sizes.bout[1],
           heat: theme.set.some(({ kind }) => kind === 'submission') ? 'light' : 'medium',
@@ -315,7 +316,7 @@ class Assembly {
     const tests = taught.filter(({ role }) => ['main', 'opposite', 'foundation'].includes(role));
     const test = (tests.length > 0 ? tests : taught)
       .slice(0, 2)
-      .map(({ technique }) => lower(said.name(technique)));
+      .map(({ technique }) => lowerFirst(said.name(technique)));
     blocks.push(
       roundsBlock(room, {
         at: start,
@@ -376,7 +377,7 @@ class Assembly {
     gameBlock(room, {
       id: 'game-1',
       at,
-      title: title ?? `Game 1: ${lower(room.said.place(at))}`,
+      title: title ?? `Game 1: ${lowerFirst(room.said.place(at))}`,
       bouts: sizes.bouts[0],
       seconds: sizes.bout[0],
       heat: 'light',

@@ -1,5 +1,6 @@
 import type { Block, DrilledBlock } from '../../model/blocks/blockKinds.ts';
 import type { Rung } from '../../model/blocks/defineBlock.ts';
+import { lowerFirst, upperFirst } from '../../model/letterCase.ts';
 import { isOutcome } from '../../model/outcome.ts';
 import { clip } from '../blocks/lessonWords.ts';
 import { linkOf } from '../blocks/linkOf.ts';
@@ -9,7 +10,6 @@ import { type Drill, drillSeconds, mostReps, repSeconds, showSeconds } from './c
 import { fallWords, isLow } from './falls.ts';
 import { safeWords, turnsKnee } from './limits.ts';
 import { answerFor, type Room, shareOf, startOf } from './room.ts';
-import { lower, upper } from './said.ts';
 import { callersOf, countersOf, placeIn, type Row, reactionOf, type Technique } from './technique.ts';
 
 export interface DrillAsked {
@@ -58,9 +58,9 @@ export function drillBlock(room: Room, asked: DrillAsked): Block {
   const name = said.name(technique);
   const title =
     as === 'way in'
-      ? `The way in: ${lower(name)}`
+      ? `The way in: ${lowerFirst(name)}`
       : as === 'defence'
-        ? `First the way out: ${lower(name)}`
+        ? `First the way out: ${lowerFirst(name)}`
         : said.calledName(technique, needs);
   const both = bothWords(room, asked);
   const set = as === 'way in' || as === 'set-up';
@@ -81,7 +81,7 @@ export function drillBlock(room: Room, asked: DrillAsked): Block {
     start: startOf(room, technique.at) + both,
     bottom: `${said
       .steps(technique)
-      .map((step, i) => (i === 0 ? upper(step) : step))
+      .map((step, i) => (i === 0 ? upperFirst(step) : step))
       .join(' · ')}.${endWords(room, ends)}`,
     cue: dot(said.cue(technique)),
     top: room.looked ? `${calls} The last one: what the first round showed: ________.` : calls,
@@ -101,12 +101,14 @@ export function drillBlock(room: Room, asked: DrillAsked): Block {
 function bothWords({ theme, said }: Room, { technique, from, as, joins }: DrillAsked): string {
   const failing = theme.chain?.steps.find((one) => one.fails && one.technique === technique);
   const place = failing && (placeIn(failing.row.otherwise) ?? technique.at);
-  const fails = place ? ` The last one fails: you are in ${lower(said.place(place))}, go on from there.` : '';
+  const fails = place
+    ? ` The last one fails: you are in ${lowerFirst(said.place(place))}, go on from there.`
+    : '';
   if (!from || as === 'way in') return fails;
   const joined =
     joins === 'behind'
       ? ' Last two: go on to the end.'
-      : ` Last two from ${lower(said.place(from.at))}: both in one.`;
+      : ` Last two from ${lowerFirst(said.place(from.at))}: both in one.`;
   return joined + fails;
 }
 
@@ -193,12 +195,12 @@ function rungsOf(
       : `slowly on “go” (2), when you feel the move (${reps - 3}), quickly (1)`;
     return {
       rungs: [{ exchange: needs.exchange.id, what: 'call', reps }],
-      calls: `${upper(call(needs, dose))}.`,
+      calls: `${upperFirst(call(needs, dose))}.`,
     };
   }
   const last = counter ? 1 : 0;
   const middle = reps - 2 - last;
-  const still = `${upper(said.still(technique.at))} (2)`;
+  const still = `${upperFirst(said.still(technique.at))} (2)`;
   const parts = [still];
   const rungs: Rung[] = [];
   if (called && called.key !== 'none') {
@@ -217,7 +219,7 @@ function rungsOf(
 }
 
 function endWords({ said }: Room, { to }: Row): string {
-  if (!isOutcome(to)) return ` You are in: ${lower(said.place(to.position))}. Stop.`;
+  if (!isOutcome(to)) return ` You are in: ${lowerFirst(said.place(to.position))}. Stop.`;
   if (/^top|^back/.test(to.outcome)) return ' Hold three seconds.';
   return to.outcome === 'submission' ? ' At the catch: count one, let go.' : ' Stop, face them.';
 }
@@ -228,7 +230,7 @@ function whyWords({ theme, said }: Room, { technique, as, call, from, joins }: D
   if (as === 'way in') return 'Without it you never get there in a round.';
   if (as === 'foundation' && theme.taught.length > 1) return 'The others stand on this one.';
   if (as === 'follow-up' && from)
-    return `It ${joins === 'behind' ? 'leads to' : 'goes on from'} ${lower(said.name(from))}.`;
+    return `It ${joins === 'behind' ? 'leads to' : 'goes on from'} ${lowerFirst(said.name(from))}.`;
   const ref = call && reactionOf(call);
   const feel = ref && said.reaction(technique, ref).feel;
   return feel ? `You feel: ${feel}.` : '';

@@ -1,10 +1,10 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
+import { lowerFirst, upperFirst } from '../../model/letterCase.ts';
 import { isOutcome } from '../../model/outcome.ts';
 import { clip } from '../blocks/lessonWords.ts';
 import { linkOf } from '../blocks/linkOf.ts';
 import { FORK_TURN, halfMinutes, repSeconds } from './classClock.ts';
 import { answerFor, type Room, shareOf, startOf, taughtAt } from './room.ts';
-import { lower, upper } from './said.ts';
 import { callersOf, type Row, reactionOf, type Technique } from './technique.ts';
 
 interface Branch {
@@ -76,11 +76,11 @@ function blockOf(room: Room, place: string, branches: [Branch, Branch], wish: nu
   const rep = Math.max(...branches.map(({ technique, row }) => repSeconds(technique, row, level)));
   const reps = Math.max(8, Math.min(wish, Math.floor(FORK_TURN / rep)));
   const seconds = halfMinutes(EXPLAIN + reps * rep * turns + (turns - 1) * change);
-  const name = ({ technique }: Branch) => lower(said.name(technique));
+  const name = ({ technique }: Branch) => lowerFirst(said.name(technique));
   const then = ({ technique, row: { to } }: Branch) => {
     if (isOutcome(to)) return '';
     const on = theme.set.find((one) => one !== technique && one.at === to.position && one.clean);
-    return on ? `, then ${lower(said.name(on))}` : `, into ${lower(said.place(to.position))}`;
+    return on ? `, then ${lowerFirst(said.name(on))}` : `, into ${lowerFirst(said.place(to.position))}`;
   };
   const met = reactionOf(second.row)!;
   const goesOn = ({ row: { to } }: Branch) =>
@@ -92,11 +92,11 @@ function blockOf(room: Room, place: string, branches: [Branch, Branch], wish: nu
   const look = said.lookAsStart(first.technique);
   const begins = theme.defends
     ? 'They start.'
-    : `You start: ${look || lower(said.steps(first.technique)[0] ?? name(first))}.`;
+    : `You start: ${look || lowerFirst(said.steps(first.technique)[0] ?? name(first))}.`;
   const otherwise =
     first.row.key === 'none'
       ? `Nothing by the count of two → ${name(first)}${then(first)}.`
-      : `${upper(said.they(first.row))}, or nothing by two → ${name(first)}${then(first)}.`;
+      : `${upperFirst(said.they(first.row))}, or nothing by two → ${name(first)}${then(first)}.`;
   const each = Math.floor((reps - SAID_FIRST) / 2);
   const hazards = [...new Set(branches.flatMap(({ technique }) => [...technique.hazards]))];
   return {
@@ -116,7 +116,7 @@ function blockOf(room: Room, place: string, branches: [Branch, Branch], wish: nu
     shares: [0.5, 0.5],
     hazards,
     start: startOf(room, place),
-    bottom: `${begins} ${upper(said.they(second.row))}${feel ? ` (feel: ${feel})` : ''} → ${name(second)}${then(second)}. ${otherwise}`,
+    bottom: `${begins} ${upperFirst(said.they(second.row))}${feel ? ` (feel: ${feel})` : ''} → ${name(second)}${then(second)}. ${otherwise}`,
     top: `Say it first, one of each; then ${reps - SAID_FIRST} in silence, mixed, each at least ${each} times.${first.row.key === 'none' ? ` No call: ${said.still(place)}.` : ''} Wrong answer: same call again.`,
     safe: finishes
       ? room.limit

@@ -1,6 +1,7 @@
 import type { HazardTag } from '../../model/hazards.ts';
+import { lowerFirst, upperFirst } from '../../model/letterCase.ts';
 import type { Theme } from './chooseTheme.ts';
-import { bare, lower, type Said, upper } from './said.ts';
+import { bare, type Said } from './said.ts';
 import { hasHazard, type Row, reactionOf, type Teachable, type Technique } from './technique.ts';
 
 const LEGS: readonly HazardTag[] = [
@@ -49,7 +50,7 @@ export function safeWords(teach: Teachable, said: Said, technique: Technique, ca
     words.push('The neck is held softly; “chin” stops both');
   const note = called?.exchange.note;
   if (note && /\b(?:never|tap|chin|slowly|let go|neck|spine)\b/i.test(note))
-    words.push(upper(bare(said.toBottom(note))));
+    words.push(upperFirst(bare(said.toBottom(note))));
   if (turnsKnee(teach, technique))
     words.push('The knee turns: slowly, feel where it goes; they say stop, you stop');
   if (has(['heel-hook'])) words.push('Elbow shut on the toes is the end: stop there, no heel is turned');
@@ -69,7 +70,7 @@ export function safeWords(teach: Teachable, said: Said, technique: Technique, ca
   if (has(['neck-crank']))
     words.push('Weight on the shoulders, never on the neck; a sore neck sits this out');
   if (has(['slam', 'jump'])) words.push('Nobody is lifted or jumped on: lifted means let go');
-  if (move.tap && has([...LEGS, ...ARMS, 'strangle'])) words.push(`Partner: ${lower(bare(move.tap))}`);
+  if (move.tap && has([...LEGS, ...ARMS, 'strangle'])) words.push(`Partner: ${lowerFirst(bare(move.tap))}`);
   if (pushesKnee(technique))
     words.push('The partner keeps that knee bent; push with the sole above or inside it, never stamp');
   if (move.note && CARE.test(move.note) && !technique.variant) words.push(bare(said.toBottom(move.note)));
@@ -104,7 +105,7 @@ export function tonightsLimit(teach: Teachable, { set, main, wayIn }: Theme): st
   if (!has(ARMS) && set.some((one) => one.kind !== 'submission' && hasHazard(one, ARMS)))
     parts.push('a caught arm is held, never turned');
   if (set.some((one) => turnsKnee(teach, one))) parts.push('a knee turns: “stop” means stop');
-  return `${upper(parts.join('; '))}.`;
+  return `${upperFirst(parts.join('; '))}.`;
 }
 
 /** The same on every sheet. Common practice, no published source. */

@@ -1,11 +1,12 @@
 import type { Block, PlayedBlock } from '../../model/blocks/blockKinds.ts';
+import { lowerFirst } from '../../model/letterCase.ts';
 import { signOf } from '../../model/signs.ts';
 import { clip } from '../blocks/lessonWords.ts';
 import { sentences } from '../blocks/roleWords.ts';
 import { halfMinutes, NEW_PARTNER } from './classClock.ts';
 import { isLow } from './falls.ts';
 import { type Room, shareOf, startOf, taughtAt } from './room.ts';
-import { bare, lower } from './said.ts';
+import { bare } from './said.ts';
 import { callersOf, countersOf, hasHazard, JOINT_LOCKS, type Row, reactionOf } from './technique.ts';
 
 type Heat = 'light' | 'medium' | 'hard';
@@ -199,7 +200,7 @@ export function firstRound(room: Room, at: string): Block {
   });
   return {
     ...game,
-    title: `Round: show what happens from ${lower(said.place(at))}`,
+    title: `Round: show what happens from ${lowerFirst(said.place(at))}`,
     note: 'Coach: say nothing; write down what stopped them. It comes back as the last repetition of each block.',
   };
 }

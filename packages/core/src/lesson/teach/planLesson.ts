@@ -3,6 +3,7 @@ import type { Block } from '../../model/blocks/blockKinds.ts';
 import type { Lesson, LessonStep } from '../../model/classPlan.ts';
 import type { Exchange } from '../../model/exchange.ts';
 import { indexMap } from '../../model/indexMap.ts';
+import { lowerFirst, upperFirst } from '../../model/letterCase.ts';
 import { barredTags } from '../../rules/legality.ts';
 import { returnBudget } from '../blocks/againTime.ts';
 import { classSeconds } from '../blocks/blockTime.ts';
@@ -16,7 +17,7 @@ import { type Assembled, assembleClass } from './assembleClass.ts';
 import { chainTheme, startOfChain } from './chainTheme.ts';
 import { chooseThemes, type Taught, type Theme } from './chooseTheme.ts';
 import { LIVE } from './classClock.ts';
-import { lower, Said, upper } from './said.ts';
+import { Said } from './said.ts';
 import { reactionOf, type Teachable, teachable } from './technique.ts';
 
 export interface PlannedLesson {
@@ -179,8 +180,10 @@ function reasonOf(said: Said, theme: Theme, { technique, role, call, from }: Tau
   if (role === 'foundation') return 'The others stand on it.';
   if (met) return `For when they ${said.verb(met)}.`;
   if (role === 'main') return 'The attack that the class is about.';
-  if (role === 'set-up') return `The way to ${lower(said.name(theme.main))}.`;
-  return from ? `It goes on from ${lower(said.name(from))}.` : `${upper(said.place(technique.at))}.`;
+  if (role === 'set-up') return `The way to ${lowerFirst(said.name(theme.main))}.`;
+  return from
+    ? `It goes on from ${lowerFirst(said.name(from))}.`
+    : `${upperFirst(said.place(technique.at))}.`;
 }
 
 /** Whether an exchange may be done in a class: by its apparel, its level and its rules. */

@@ -3,6 +3,7 @@ import { translateApparel } from '../../body/translateApparel.ts';
 import { holdWords, wordContext } from '../../body/words.ts';
 import { wornWords } from '../../body/wornWords.ts';
 import type { Hold } from '../../model/hold.ts';
+import { lowerFirst, upperFirst } from '../../model/letterCase.ts';
 import { isOutcome, type Landing } from '../../model/outcome.ts';
 import type { Apparel } from '../../model/primitives.ts';
 import type { ReactionRef } from '../../model/reaction.ts';
@@ -25,9 +26,6 @@ const toPartner = (text: string): string =>
     .replace(/\bour\b/g, 'their')
     .replace(/\bus\b/g, 'them')
     .replace(/\bthe own\b/g, 'your own');
-export const lower = (text: string): string =>
-  /^[A-Z](?![A-Z])/.test(text) && !/^(?:X|I|L)\b/.test(text) ? text[0]!.toLowerCase() + text.slice(1) : text;
-export const upper = (text: string): string => text && text[0]!.toUpperCase() + text.slice(1);
 /** Without what ends it. */
 export const bare = (text: string): string => text.trim().replace(/[.;,]+$/, '');
 
@@ -94,7 +92,7 @@ export class Said {
   /** How a reaction is felt and given here, on its side: in the look's own words, else in the catalogue's, turned. */
   reaction({ move }: Technique, ref: ReactionRef): { feel: string; script: string } {
     const { feel, script } = reactionWords(this.teach.map, move, ref);
-    const say = (text: string) => lower(bare(wornWords(text, this.apparel)));
+    const say = (text: string) => lowerFirst(bare(wornWords(text, this.apparel)));
     return { feel: say(toBottom(feel)), script: say(toPartner(script)) };
   }
 
@@ -108,13 +106,13 @@ export class Said {
       ? landing.outcome === 'submission'
         ? 'the catch'
         : OUTCOME_WORDS[landing.outcome]
-      : lower(this.place(landing.position));
+      : lowerFirst(this.place(landing.position));
 
   name({ variant, name, move, at }: Technique): string {
     // "They sat by themselves: stand up": what calls for it is said already.
-    if (variant) return upper(wornWords(toBottom(name.replace(TRIGGER, '')), this.apparel));
+    if (variant) return upperFirst(wornWords(toBottom(name.replace(TRIGGER, '')), this.apparel));
     const own = wornWords(toBottom(move.short ?? name), this.apparel);
-    return this.twins.has(move.id) ? `${own} from ${lower(this.place(at))}` : own;
+    return this.twins.has(move.id) ? `${own} from ${lowerFirst(this.place(at))}` : own;
   }
   /** "They sit back: underhook, come up": the reaction in front, unless the name says it already. */
   calledName(technique: Technique, call: Row | undefined): string {
@@ -127,7 +125,7 @@ export class Said {
       .split(/[^a-z]+/)
       .filter((word) => word.length > 3);
     const repeats = words.filter((word) => said.has(word)).length * 2 >= words.length;
-    return words.length > 0 && repeats ? name : `They ${verb}: ${lower(name)}`;
+    return words.length > 0 && repeats ? name : `They ${verb}: ${lowerFirst(name)}`;
   }
 
   /** The steps as they are said; each whole. In class nothing goes on to the tap. */
@@ -135,7 +133,7 @@ export class Said {
     return steps.map(({ said, text }) => {
       const words = said ?? text;
       const caught = kind === 'submission' ? words.replace(/,? (?:until the|to the|to) tap\b/i, '') : words;
-      return lower(bare(this.toBottom(caught)));
+      return lowerFirst(bare(this.toBottom(caught)));
     });
   }
   /** The first cue that can be called: at most nine words. */
@@ -155,8 +153,8 @@ export class Said {
     const told = hurts.length > 0 ? hurts : all.slice(0, 1);
     return told
       .map(({ text, mend }) => {
-        const wrong = lower(bare(this.toBottom(text)));
-        return mend ? `${wrong} → ${lower(bare(this.toBottom(mend)))}` : wrong;
+        const wrong = lowerFirst(bare(this.toBottom(text)));
+        return mend ? `${wrong} → ${lowerFirst(bare(this.toBottom(mend)))}` : wrong;
       })
       .join('. ');
   }
@@ -165,8 +163,8 @@ export class Said {
     if (variant) return '';
     const [luck] = move.falsePositives;
     const say = (text: string) => bare(this.toBottom(text));
-    if (luck) return `${upper(say(luck.text))}. Test: ${lower(say(luck.test))}`;
-    return move.test ? `Test: ${lower(say(move.test))}` : '';
+    if (luck) return `${upperFirst(say(luck.text))}. Test: ${lowerFirst(say(luck.test))}`;
+    return move.test ? `Test: ${lowerFirst(say(move.test))}` : '';
   }
 
   /** Where both are and what is held: what people must be in before the first repetition. */
@@ -198,7 +196,7 @@ export class Said {
     const name = this.teach.index.position.get(at)?.looks.find(({ id }) => id === look)?.name ?? '';
     if (/[?:]/.test(name) || !/^\w+(?:s|es)\b/.test(name) || NOUNS.test(name.split(' ')[0]!.toLowerCase()))
       return '';
-    return lower(this.toBottom(plainVerb(name)));
+    return lowerFirst(this.toBottom(plainVerb(name)));
   }
 }
 

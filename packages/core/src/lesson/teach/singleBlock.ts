@@ -1,5 +1,6 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
 import { indexMap } from '../../model/indexMap.ts';
+import { lowerFirst } from '../../model/letterCase.ts';
 import { largestGroup } from '../blocks/blockTime.ts';
 import type { LessonRequest } from '../choose/lessonRequest.ts';
 import type { Taught, Theme } from './chooseTheme.ts';
@@ -8,7 +9,7 @@ import { drillBlock } from './drillBlock.ts';
 import { tonightsLimit } from './limits.ts';
 import { gameBlock, roundsBlock } from './liveBlocks.ts';
 import type { Room } from './room.ts';
-import { lower, Said } from './said.ts';
+import { Said } from './said.ts';
 import { defends, type Row, type Teachable, type Technique, teachable } from './technique.ts';
 import { mechanicBlock } from './warmUp.ts';
 
@@ -62,7 +63,7 @@ export function singleBlock(request: LessonRequest, wanted: Wanted): Block {
   const room = roomOf(teach, taught);
   if (wanted.kind === 'rounds')
     return roundsBlock(room, { at, rounds: ROUNDS, side: ROUND_SIDE[request.level], test: '' });
-  const title = `Game: ${lower(room.said.place(at))}`;
+  const title = `Game: ${lowerFirst(room.said.place(at))}`;
   const size = { bouts: 2, seconds: BOUT_SECONDS, heat: 'light', first: false } as const;
   return gameBlock(room, { id: 'game', at, title, ...size });
 }

@@ -1,11 +1,12 @@
 import type { Block } from '../../model/blocks/blockKinds.ts';
+import { lowerFirst, upperFirst } from '../../model/letterCase.ts';
 import { clip } from '../blocks/lessonWords.ts';
 import { sentences } from '../blocks/roleWords.ts';
 import type { Taught } from './chooseTheme.ts';
 import { fallOf } from './falls.ts';
 import { finishesLegs, LEGS_CARE, TAP } from './limits.ts';
 import type { Room } from './room.ts';
-import { lower, type Said, upper } from './said.ts';
+import { type Said } from './said.ts';
 
 /** What there is of some sentences, a line each. */
 const lines = (...texts: readonly (string | undefined)[]): string =>
@@ -23,10 +24,10 @@ export function todayBlock(room: Room, aim: string): Block {
     ...timed,
     kind: 'talk',
     id: 'talk',
-    title: clip(`Today: ${lower(said.place(root))}`),
+    title: clip(`Today: ${lowerFirst(said.place(root))}`),
     text: lines(
       aim,
-      `Limit, all games and rounds: ${lower(limit)}`,
+      `Limit, all games and rounds: ${lowerFirst(limit)}`,
       TAP,
       finishesLegs(theme) ? LEGS_CARE : undefined,
       falls.length > 0 && people > 3
@@ -53,7 +54,7 @@ export const questionBlock = ({ theme, said }: Room, choices: readonly Taught[])
   text: lines(
     'Each pair says one thing: which grip, which side, how far it got',
     choices.length > 0
-      ? `Begin with what most of them say: ${choices.map(({ technique }) => lower(said.name(technique))).join('; or ')}`
+      ? `Begin with what most of them say: ${choices.map(({ technique }) => lowerFirst(said.name(technique))).join('; or ')}`
       : undefined,
   ),
   seconds: 60,
@@ -70,7 +71,7 @@ export const waterBlock = (id: string): Block => ({
 /** What calls for what, said back; the cues; what to practise, and what comes next. */
 export function recapBlock({ said, theme }: Room, taught: readonly Taught[], seconds: number): Block {
   const asked = taught.flatMap(({ call }) => (call && call.key !== 'none' ? [said.they(call)] : []));
-  const questions = [...new Set(asked)].slice(0, 2).map((call) => `${upper(call)}: what do you do?`);
+  const questions = [...new Set(asked)].slice(0, 2).map((call) => `${upperFirst(call)}: what do you do?`);
   const home = taught.find(({ role }) => role === 'main') ?? taught[0]!;
   const name = said.name(home.technique);
   const cues = taught
@@ -78,7 +79,7 @@ export function recapBlock({ said, theme }: Room, taught: readonly Taught[], sec
     .slice(0, 2)
     .map((cue) => `“${cue}.”`);
   const { next } = theme;
-  const then = next?.technique ? ` → ${lower(said.name(next.technique))}` : '';
+  const then = next?.technique ? ` → ${lowerFirst(said.name(next.technique))}` : '';
   return {
     ...timed,
     kind: 'review',
@@ -87,7 +88,7 @@ export function recapBlock({ said, theme }: Room, taught: readonly Taught[], sec
     text: lines(
       questions.join(' ') || `${name}: what comes first? Where do you end?`,
       cues.join(' ') || undefined,
-      `Before next class: ${lower(name)}, 10 each with a partner`,
+      `Before next class: ${lowerFirst(name)}, 10 each with a partner`,
       next ? `Next class: ${said.they(next.row)}${then}` : undefined,
     ),
     seconds,
@@ -97,7 +98,7 @@ export function recapBlock({ said, theme }: Room, taught: readonly Taught[], sec
 /** What everybody can do by the end, in a sentence. */
 export const aimOf = ({ said, theme }: Room, taught: readonly Taught[]): string =>
   theme.chain
-    ? `By the end, in one go: ${theme.chain.steps.map(({ technique, fails }) => `${lower(said.name(technique))}${fails ? ', it fails' : ''}`).join(' → ')}.`
+    ? `By the end, in one go: ${theme.chain.steps.map(({ technique, fails }) => `${lowerFirst(said.name(technique))}${fails ? ', it fails' : ''}`).join(' → ')}.`
     : `By the end: ${themeAim(said, taught)}.`;
 
 /** The main attack with what opens it, and the answer to what spoils it: "knee tap; when they post the far hand: take the back". */
@@ -107,7 +108,7 @@ export function themeAim(said: Said, taught: readonly Taught[]): string {
     taught.find(({ role }) => role === 'opposite') ??
     taught.find((one) => one !== main && one.call && one.call.key !== 'none');
   const first = taught.find(({ role }) => role === 'foundation' || role === 'set-up');
-  const name = ({ technique }: Taught) => lower(said.name(technique));
+  const name = ({ technique }: Taught) => lowerFirst(said.name(technique));
   const opens = first && first !== main ? `${name(first)}, then ${name(main)}` : name(main);
   const called = other?.call && other.call.key !== 'none' ? `when ${said.they(other.call)}: ` : '';
   const closes = other && other !== first ? `; ${called}${name(other)}` : '';
