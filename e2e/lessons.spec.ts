@@ -184,7 +184,7 @@ test('a class begins from the log: the faults first, what comes back, and nothin
   await page.getByLabel('Where the figures come from').selectOption('blended');
   await page.getByRole('button', { name: 'Make the class' }).click();
   const tree = page.getByRole('region', { name: 'What it teaches' });
-  await expect(tree).toContainText('With your guesses and what was counted.');
+  await expect(tree).toContainText('Chosen with your guesses and what was counted.');
   const blocks = page.getByRole('list', { name: 'Time line' }).getByRole('listitem');
   const titles = await blocks.evaluateAll((items) => items.map((item) => item.getAttribute('aria-label')!));
   const drilled = titles.slice(titles.indexOf('First: what went wrong'));
@@ -196,5 +196,5 @@ test('a class begins from the log: the faults first, what comes back, and nothin
   await tree.getByText(/^\d+ moves they already know$/).click();
   await expect(tree.getByRole('button', { name: /^known: / }).first()).toBeVisible();
   await page.reload();
-  await expect(tree).toContainText('With your guesses and what was counted.');
+  await expect(tree).toContainText('Chosen with your guesses and what was counted.');
 });

@@ -31,7 +31,7 @@ test('a system is read downwards, a table a position; the wide grid is a second 
     'true',
   );
   expect(await overflow()).toBeGreaterThan(1000);
-  await page.getByRole('button', { name: 'A table a position' }).click();
+  await page.getByRole('button', { name: 'One table a position' }).click();
   await expect.poll(overflow).toBe(0);
 });
 

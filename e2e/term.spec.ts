@@ -93,6 +93,6 @@ test('classes that were planned together are taken back together', async ({ page
   await form.getByRole('button', { name: 'Plan 2 classes' }).click();
   const notice = page.getByRole('status').filter({ hasText: '2 classes are in the calendar.' });
   await notice.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'Removed 2 classes again.' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Removed 2 classes.' })).toBeVisible();
   expect(await (await request.get(`${demo.url}/api/documents/class`)).json()).toEqual(before);
 });

@@ -144,7 +144,7 @@ test('a level changes what a round is worth in every place, and is kept with a w
   const club = await entry(page);
   const level = page.getByLabel('Level: how often both pick the better answer');
   const values = page.getByRole('region', { name: 'Values' });
-  await expect(values).toContainText('if they play perfectly and you keep to this');
+  await expect(values).toContainText('if only they play perfectly');
   await level.selectOption('Both play perfectly');
   await expect(values).toContainText('With perfect play on both sides.');
   await weighed(page);

@@ -1,10 +1,12 @@
 import type { Page } from '@playwright/test';
+// @ts-expect-error A list without types: the lint reads it, too, before anything is built.
+import { UNSAID } from '../scripts/unsaid.mjs';
 import { expect, test } from './app.ts';
 import { weighed } from './weighing.ts';
 
-/** What no screen says any more: another word stands for it. */
-const UNSAID =
-  /\bin by\b|ends best|leads to\b|failing that|met by|known from|done as\b|top is late|real dilemma|knows? best|knowing best|found no time|false positive|taken? out\b|lets through|other side\)|\banew\b|goes by that name|unopposed|tendenc|retrievab|residual|\bprior\b|\bexchanges?\b/i;
+/** Beside the words that the lint refuses in the sources: what only programmers and mathematicians say. */
+const INNER = /tendenc|retrievab|residual|\bprior\b|\bexchanges?\b|\blooks\b(?= (?:of|that|top))/i;
+const isUnsaid = (line: string) => INNER.test(line) || UNSAID.some(([unsaid]: [RegExp]) => unsaid.test(line));
 const LONGEST_SENTENCE = 22;
 
 /** Everything shown in the place: texts, labels and titles, a line each. */
@@ -62,7 +64,7 @@ for (const theme of ['light', 'dark'] as const) {
       expect(lines.length, name).toBeGreaterThan(5);
       expect
         .soft(
-          lines.filter((line) => UNSAID.test(line.replace(/“[^”]*”/g, ''))),
+          lines.filter((line) => isUnsaid(line.replace(/“[^”]*”/g, ''))),
           name,
         )
         .toEqual([]);

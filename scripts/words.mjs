@@ -2,25 +2,8 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { root } from './setUp.mjs';
+import { UNSAID } from './unsaid.mjs';
 
-/** What is no longer said, and what stands for it. */
-const UNSAID = [
-  [/\bin by\b/, 'way in'],
-  [/\bends best\b/, 'ends in'],
-  [/\bfailing that\b/i, 'if it fails'],
-  [/\bmet by\b/i, 'when top'],
-  [/\bknown from\b/i, 'figure from'],
-  [/\btop is late\b/i, 'top does nothing'],
-  [/\breal dilemma/i, 'dilemma'],
-  [/\b(both|who) knows? best\b|\bknowing best\b/i, 'perfect play'],
-  [/\bfound no time\b/i, 'not reached'],
-  [/\bfalse positives?\b/i, 'fake success'],
-  [/\btak(e|en|es) out\b/i, 'remove'],
-  [/\blets through\b/i, 'lets top do'],
-  [/\(other side\)/i, 'near or far'],
-  [/\banew\b/i, 'again'],
-  [/\ball the same\b/i, 'anyway'],
-];
 /** Names that say neither thing nor unit. */
 const BARE = /^\s*(?:export )?(?:const|let) (MOST|LEAST|NOTHING)\b/;
 /** Where words of the guard book's notation stand, and what only programmers read. */
@@ -39,12 +22,31 @@ for (const sources of ['packages/core/src', 'apps/web/src', 'apps/server/src']) 
       if (bare) wrong.push(`${at} is called ${bare}; say what it bounds, and in which unit.`);
       // Comments are for programmers; ids and errors of programming are shown to nobody.
       if (NOTATION.test(file) || /^\s*(\/\/|\*|\/\*\*|\{\/\*|import\b)|RangeError/.test(line)) continue;
-      const shown = line.replace(/\/\/.*$/, '').replace(/'[a-z-]+( [a-z]+)?'(?=[:\])}, ;])/g, '');
+      const shown = line.replace(/\/\/.*$/, '').replaceAll("'knows best'", '');
       for (const [unsaid, said] of UNSAID)
         if (unsaid.test(shown)) wrong.push(`${at} says “${unsaid.exec(shown)[0]}”; say “${said}”.`);
     }
   }
 }
+// A sentence that is said nowhere is not worth correcting.
+const web = path.join(root, 'apps/web/src');
+const sources = readdirSync(web, { recursive: true, encoding: 'utf8' }).filter((file) =>
+  /\.tsx?$/.test(file),
+);
+const textOf = new Map(
+  sources.map((file) => [path.join(web, file), readFileSync(path.join(web, file), 'utf8')]),
+);
+for (const [file, text] of textOf) {
+  if (path.basename(file) !== 'words.ts') continue;
+  const sayers = [...textOf].filter(([other, code]) => {
+    const [, from] = /import \{ say(?: as texts)? \} from '([^']+words\.ts)'/.exec(code) ?? [];
+    return from && path.join(path.dirname(other), from) === file;
+  });
+  for (const [, key] of text.matchAll(/^ {2}(\w+):/gm))
+    if (!sayers.some(([, code]) => new RegExp(`\\b(?:say|texts)\\s*\\.${key}\\b`).test(code)))
+      wrong.push(`${path.relative(root, file)} has “${key}”, which nobody says.`);
+}
+
 const table = readFileSync(path.join(root, 'docs/words.md'), 'utf8');
 for (const [, file] of table.matchAll(/\(`([^`]+)`\)/g)) {
   const [room, ...rest] = file.split('/');

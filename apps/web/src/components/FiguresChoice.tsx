@@ -13,7 +13,7 @@ const WORDS: Record<Basis, string> = {
 
 /** On what something was chosen, in a sentence. */
 export const FIGURES_SENTENCE: Record<Basis, string> = {
-  coach: 'With your guesses.',
+  coach: 'Chosen with your guesses.',
   logged: say.whatCountedMat,
   blended: say.guessesWhatCounted,
 };

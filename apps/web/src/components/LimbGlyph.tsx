@@ -1,16 +1,15 @@
 import { contactName, holdWords, type WordContext } from '@aftersquall/core/body';
 import { CONTACTS, type Contact, type Hold } from '@aftersquall/core/model';
 import styles from './limbGlyph.module.scss';
-import { say } from './words.ts';
 
 /** Six strokes as one sees oneself from above: hands and arms spread, legs down. Left is one's own left. */
 const STROKES: { contacts: Contact[]; path: string }[] = [
-  { contacts: ['handL'], path: say.m117L33 },
-  { contacts: ['armL'], path: say.m1912L127 },
-  { contacts: ['handR'], path: say.m337L413 },
-  { contacts: ['armR'], path: say.m2512L327 },
-  { contacts: ['legL', 'footL'], path: say.m2022L1133 },
-  { contacts: ['legR', 'footR'], path: say.m2422L3333 },
+  { contacts: ['handL'], path: 'M11 7 L3 3' },
+  { contacts: ['armL'], path: 'M19 12 L12 7.5' },
+  { contacts: ['handR'], path: 'M33 7 L41 3' },
+  { contacts: ['armR'], path: 'M25 12 L32 7.5' },
+  { contacts: ['legL', 'footL'], path: 'M20 22 L11 33' },
+  { contacts: ['legR', 'footR'], path: 'M24 22 L33 33' },
 ];
 
 interface Props {

@@ -253,8 +253,8 @@ describe('a chance', () => {
     expect(chance.textContent).toBe('4times in 10, your guess');
   });
 
-  it('that never comes is said in words alone', () => {
+  it('that never comes is said in the same way', () => {
     render(<Chance chance={0} from="counted" about="Counted on the mat" />);
-    expect(screen.getByRole('button').textContent).toBe('never, counted');
+    expect(screen.getByRole('button').textContent).toBe('0times in 10, counted');
   });
 });

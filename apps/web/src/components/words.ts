@@ -8,9 +8,9 @@ export const say = {
     'Tonight shows your next class, what last time left, and what to work on. Start with Run or Change.',
   placeChart: 'Your guards from where rounds start (left) to how they end (right). Tap a card to open it.',
   placeBoard: 'Each row is a move, each column what top does. Write your answer in the cell.',
-  placeHandbook: 'Your system as a page to read and print. Tap a name to change it.',
+  placeHandbook: 'Your system as a page to read and print. Tap a name to go to it.',
   placeRead: 'Say where you are and what top did: you get your answers. Tap a picture first.',
-  placeWeigh: 'What your map is worth and what to fix first. Read the five sentences, then tap one.',
+  placeWeigh: 'What your map is worth and what to fix first. Read the five sentences, then tap a picture.',
   placeBalance: 'Which way top falls, and what still holds them up. Choose a sweep first.',
   placeLessons: 'Plan a class in one tap, then change what you like. Start with a proposal.',
   placeTerm: 'Plan your classes for weeks ahead. First say when your classes are.',
@@ -25,20 +25,13 @@ export const say = {
   gripsMustNotLose: 'The grips you must not lose. Without one of them you are somewhere else.',
   buildsTallShortHeavy: 'Builds: tall or short, heavy or light. An answer says whom it suits.',
   // FiguresChoice
-  whatCountedMat: 'With what was counted on the mat.',
-  guessesWhatCounted: 'With your guesses and what was counted.',
+  whatCountedMat: 'Chosen with what was counted on the mat.',
+  guessesWhatCounted: 'Chosen with your guesses and what was counted.',
   whereFiguresCome: 'Where the figures come from',
   // FileIssues
   whatWrongFile: 'What is wrong in the file',
   // LevelChoice
   levelHowOftenBoth: 'Level: how often both pick the better answer',
-  // LimbGlyph
-  m117L33: 'M11 7 L3 3',
-  m1912L127: 'M19 12 L12 7.5',
-  m337L413: 'M33 7 L41 3',
-  m2512L327: 'M25 12 L32 7.5',
-  m2022L1133: 'M20 22 L11 33',
-  m2422L3333: 'M24 22 L33 33',
   // MovementPicture
   hereThere: 'From here to there',
   howFarAlongMovement: 'How far along the movement is',

@@ -37,7 +37,7 @@ export function FirstMap() {
   const dispatch = useAppDispatch();
   const last = useAppSelector(selectMapId);
   const navigate = useNavigate();
-  // The map just made is gone to itself, not by way of the first page.
+  // A new map opens itself, without going through the first page.
   const isMaking = useRef(false);
   const [refused, setRefused] = useState<FileRefusal>();
   const [showRemoved, setShowRemoved] = useState(false);

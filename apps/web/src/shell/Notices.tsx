@@ -70,7 +70,7 @@ function TakeAllBack({ made }: { made: NonNullable<Notice['made']> }) {
       }
       dispatch(forgetDocument(address));
     }
-    dispatch(notify({ text: `Removed ${made.length} ${made.length === 1 ? 'class' : 'classes'} again.` }));
+    dispatch(notify({ text: `Removed ${made.length} ${made.length === 1 ? 'class' : 'classes'}.` }));
   };
   return (
     <button type="button" className="btn btn-sm" disabled={isLoading} onClick={() => void takeBack()}>

@@ -49,7 +49,7 @@ export function newMove(
   if (!lookId) {
     const looks = [
       ...position.looks,
-      { id: look, name: 'New look', timing: 'hidden' as const, reactions: [] },
+      { id: look, name: 'New start', timing: 'hidden' as const, reactions: [] },
     ];
     commands.unshift(edit('position', position, { ...position, looks }));
   }

@@ -4,7 +4,7 @@ type Shown = string | number;
 export const say = {
   // api
   serverDoesNotAnswer: 'The server does not answer.',
-  serverCouldNotDo: 'The server could not do that. Your changes are saved on this device. Try again later.',
+  serverCouldNotDo: 'The server could not do that. Try again later.',
   // engine
   documentNotOpen: 'The document is not open.',
   couldNotUndone: (what: Shown, message: Shown) => `“${what}” could not be undone: ${message}.`,

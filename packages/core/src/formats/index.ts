@@ -20,6 +20,7 @@ export { printGraphml } from './printGraphml.ts';
 export { callName, printLines } from './printLines.ts';
 export { type LineChange, readAllLines } from './readLines.ts';
 export { type ReadRoll, readRoll } from './readRoll.ts';
+export { SAFETY_NOTE } from './safetyNote.ts';
 export { mechanicIds, namedMechanic, upgradeMap, withMechanicIds } from './upgradeMap.ts';
 export { printWeighingSheet, WEIGHING_SHEETS, type WeighingSheet } from './weighingSheet.ts';
 export { type Answer, type LandingChoice, writeAnswer } from './writeAnswer.ts';

@@ -4,6 +4,7 @@ import { forkCalls } from '../lesson/practise/forkCalls.ts';
 import { type Block, blockLines, blockName, isDrilled, isPlayed } from '../model/blocks/blockKinds.ts';
 import type { ClassPlan } from '../model/classPlan.ts';
 import { clockText } from './clockText.ts';
+import { SAFETY_NOTE } from './safetyNote.ts';
 
 /** How much of a block is done: "8 × 12 s a side, both sides" or "4 rounds of 60 s". */
 export function doseWords(block: Block): string {
@@ -62,7 +63,7 @@ export function printClass(plan: ClassPlan, barred: readonly BarredBlock[] = [])
     `# ${plainLine(plan.name)}`,
     `${plan.when ? `${plan.when.date}, ${plan.when.start}; ` : ''}${plan.minutes} minutes, ${plan.people} people, ${plan.apparel}; ${clockText(total)} planned${total < plan.minutes * 60 ? `, ${clockText(plan.minutes * 60 - total)} spare` : ''}.`,
     ...blocks,
-    'Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what may be done; joint attacks and strangles are finished slowly and released at the tap.',
+    SAFETY_NOTE,
   ].join('\n\n')}\n`;
 }
 

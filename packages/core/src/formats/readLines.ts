@@ -251,6 +251,6 @@ function kindOf({ to }: Line): Move['kind'] {
 
 function variantOf(move: Move, name: Named): string {
   const known = lookUp(move.variants, name, 'variant');
-  if (!known) throw new NameSlip(name.column, `"${move.name}" has no variant "${name.text}"`);
+  if (!known) throw new NameSlip(name.column, `"${move.name}" has no variation "${name.text}"`);
   return known.id;
 }

@@ -8,7 +8,7 @@ describe('chances as a coach counts', () => {
     [0.42, '4 times in 10'],
     [0.1, '1 time in 10'],
     [0.04, 'once in 25 times'],
-    [0, 'never'],
+    [0, '0 times in 10'],
   ])('says %d as “%s”', (chance, words) => {
     expect(timesInTen(chance)).toBe(words);
   });
@@ -23,7 +23,7 @@ describe('how often something comes up', () => {
     [0.043, 'once in 25 rounds'],
     [0.004, 'once in 250 rounds'],
     [0.001, 'hardly ever'],
-    [0, 'never'],
+    [0, 'in no round'],
   ])('says %d a round as “%s”', (rate, words) => {
     expect(roundsWords(rate)).toBe(words);
   });

@@ -29,6 +29,6 @@ export { ENDS, type End, outcomeOdds, simulateRounds } from './play/outcomeOdds.
 export { expectedOf, type LevelPlay, playMap } from './play/playMap.ts';
 export { sensitivity } from './play/sensitivity.ts';
 export { levelWords } from './tell/levelWords.ts';
-export { pointsText, signedPoints } from './tell/pointsText.ts';
+export { pointsText, signedPoints, smallPointsText } from './tell/pointsText.ts';
 export { type RoundStory, tellRound } from './tell/tellRound.ts';
 export { type WorthReason, worthReason } from './tell/worthReason.ts';

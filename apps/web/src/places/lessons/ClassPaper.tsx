@@ -1,5 +1,5 @@
 import { landingScene, placeName } from '@aftersquall/core/body';
-import { doseWords, toldInFull } from '@aftersquall/core/formats';
+import { doseWords, SAFETY_NOTE, toldInFull } from '@aftersquall/core/formats';
 import { type BarredBlock, barredWords, timetable, turnOfLink } from '@aftersquall/core/lesson';
 import {
   blockLines,
@@ -60,7 +60,7 @@ export function ClassPaper({ plan, map, paper, barred }: Props) {
           <p>{say.reviewHasNoHandout}</p>
         ))}
       {paper === 'scores' && map && <Scores map={map} plan={plan} />}
-      <footer>{say.practiseUnderQualifiedCoach}</footer>
+      <footer>{SAFETY_NOTE}</footer>
     </article>
   );
 }

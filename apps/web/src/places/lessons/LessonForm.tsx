@@ -1,9 +1,8 @@
 import { type LastClass } from '@aftersquall/core/lesson';
-import { type Beginning, mapOn } from '@aftersquall/core/log';
+import { type Beginning } from '@aftersquall/core/log';
 import { type GuardMap, indexMap, METHODS, type Practice } from '@aftersquall/core/model';
-import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
@@ -20,6 +19,7 @@ import type { DatedClass } from '../../store/classHead.ts';
 import type { AskedLesson } from '../../store/classRequest.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
+import { useAskedLesson } from '../../store/useAskedLesson.ts';
 import { wholeNumber } from './GoalField.tsx';
 import { GoalNumbers } from './GoalNumbers.tsx';
 import styles from './lessons.module.scss';
@@ -56,7 +56,6 @@ interface Props {
 export function LessonForm({ map, trouble, beginning, practice, last, planned, onBuild }: Props) {
   const dispatch = useAppDispatch();
   const goal = useAppSelector((state) => state.classGoal);
-  const { apparel, rules } = useAppSelector(({ settings }) => settings);
   const form = useForm({
     resolver: zodResolver(LessonGoal),
     defaultValues: goal as z.input<typeof LessonGoal>,
@@ -72,17 +71,7 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
   const roots = rootChoices(map);
   const chain = map.chains.find(({ id }) => asked === CHAIN + id);
   const [backward, setBackward] = useState(false);
-  const askedFor = (numbers: z.output<typeof LessonGoal>) => ({
-    ...numbers,
-    apparel,
-    level: goal.level,
-    youth: goal.youth,
-    rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
-    method: goal.method,
-    sides: goal.sides,
-    figures: goal.figures,
-    ...(goal.fromLog && beginning),
-  });
+  const { askedFor, figured } = useAskedLesson(map, practice, beginning);
   const build = form.handleSubmit((numbers) =>
     onBuild({
       ...askedFor(numbers),
@@ -92,10 +81,6 @@ export function LessonForm({ map, trouble, beginning, practice, last, planned, o
     }),
   );
   const numbers = LessonGoal.safeParse(goal).data;
-  const figured = useMemo(
-    () => (goal.figures && practice ? mapOn(map, practice, goal.figures) : map),
-    [map, practice, goal.figures],
-  );
   const most = planned ? 2 : 3;
   const proposals = useProposals(figured, numbers && askedFor(numbers), {
     last: planned ? undefined : last,

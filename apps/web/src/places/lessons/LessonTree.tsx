@@ -71,7 +71,7 @@ export function LessonTree({ map, plan, lesson, next, onChange, busy }: Props) {
         {aim && <b>{aim}</b>}{' '}
         <small className="soft">
           {lesson.value - lesson.before >= TOLD &&
-            say.classBringsPointsRound(signedPoints(lesson.value - lesson.before))}
+            say.classLiftsRound(signedPoints(lesson.before), signedPoints(lesson.value))}
           {lesson.figures && ` ${FIGURES_SENTENCE[lesson.figures]}`}
           {rules && ` By ${rules}; the event’s current rule book decides.`}
         </small>

@@ -1,5 +1,4 @@
 import { type PlannedClass, type PlannedLesson } from '@aftersquall/core/lesson';
-import { beginFrom } from '@aftersquall/core/log';
 import {
   CLASS_FORMAT,
   CLASS_VERSION,
@@ -10,7 +9,7 @@ import {
 } from '@aftersquall/core/model';
 import { format, parseISO } from 'date-fns';
 import { Play, Plus } from 'lucide-react';
-import { type MouseEvent, useEffect, useMemo, useState } from 'react';
+import { type MouseEvent, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { classAddress, matAddress } from '../../components/addresses.ts';
 import { ChoiceToggle } from '../../components/ChoiceToggle.tsx';
@@ -20,17 +19,17 @@ import { SaveState } from '../../components/SaveState.tsx';
 import { UndoButtons } from '../../components/UndoButtons.tsx';
 import { refusalOf, useListDocumentsQuery, useRemoveDocumentMutation } from '../../store/api.ts';
 import { startGoal } from '../../store/classGoal.ts';
-import { byDay, headOf, isDated, nextOf } from '../../store/classHead.ts';
+import { type ClassHead, isDated, nextOf } from '../../store/classHead.ts';
 import type { AskedLesson, Goal, ReviewRequest } from '../../store/classRequest.ts';
 import { createFresh } from '../../store/documents/createFresh.ts';
 import { forgetDocument } from '../../store/documents/engine.ts';
 import { useDocument, useEditedDocument } from '../../store/documents/useDocument.ts';
 import { notify } from '../../store/notices.ts';
 import { selectMap } from '../../store/openMap.ts';
-import { today } from '../../store/records/newRecord.ts';
-import { pastOf, useHeld } from '../../store/records/useHeld.ts';
+import { useBeginning } from '../../store/records/useBeginning.ts';
 import { useAppDispatch, useAppSelector } from '../../store/store.ts';
 import { useAddress } from '../../store/useAddress.ts';
+import { useClasses } from '../../store/useClasses.ts';
 import { thePlanner } from '../../workers/planner.ts';
 import { useMakeClass } from '../../workers/useMakeClass.ts';
 import { ClassSheet } from './ClassSheet.tsx';
@@ -39,6 +38,8 @@ import styles from './lessons.module.scss';
 import { ReviewForm } from './ReviewForm.tsx';
 import { say } from './words.ts';
 
+const NO_CLASSES: ClassHead[] = [];
+
 /** Classes: the saved ones on the left, the one at hand on the right; a new one is a lesson from one place, or a review. */
 export function LessonsPlace() {
   const map = useAppSelector(selectMap)!;
@@ -46,22 +47,9 @@ export function LessonsPlace() {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const { data: classes, error } = useListDocumentsQuery({ params: { kind: 'class' } });
-  const heads = useMemo(
-    () => (classes ?? []).map(headOf).filter((plan) => plan.map === map.id),
-    [classes, map.id],
-  );
-  const { practice, held, isRecorded } = useHeld(map, heads);
-  const dated = heads.filter(isDated).toSorted(byDay);
-  const last = pastOf(heads)
-    .toSorted(byDay)
-    .findLast(({ lesson }) => lesson);
-  const beginning = useMemo(
-    () =>
-      practice && practice.sessions.length > 0
-        ? beginFrom(map, practice, { date: today(), days: held(pastOf(heads)) })
-        : undefined,
-    [map, practice, held, heads],
-  );
+  const heads = useClasses(map.id) ?? NO_CLASSES;
+  const { practice, isRecorded, beginning, last } = useBeginning(map, heads);
+  const dated = heads.filter(isDated);
   const [removeDocument] = useRemoveDocumentMutation();
   const [note, setNote] = useState<PlannedClass>();
   const [next, setNext] = useState<PlannedLesson['next']>();
@@ -144,7 +132,7 @@ export function LessonsPlace() {
           </>
         )}
       </header>
-      <Explained term="lessons" />
+      {!classId && <Explained term="lessons" />}
       <div className={styles['lessons-body']}>
         <nav className={styles['class-list']} aria-label="Classes">
           <Link
@@ -154,7 +142,7 @@ export function LessonsPlace() {
           >
             <Plus size={16} aria-hidden /> New class
           </Link>
-          {heads.toSorted(byDay).map(({ id, name, minutes, people, apparel, when }) => (
+          {heads.map(({ id, name, minutes, people, apparel, when }) => (
             <Link
               key={id}
               className={`${styles['pick-class']} ${id === classId ? 'on' : ''}`}
@@ -190,7 +178,7 @@ export function LessonsPlace() {
                   trouble={trouble}
                   beginning={beginning}
                   practice={practice}
-                  last={last?.lesson && { name: last.name, root: last.lesson.root }}
+                  last={last}
                   planned={nextOf(dated, isRecorded)}
                   onBuild={teach}
                 />

@@ -16,8 +16,6 @@ export const say = {
   // ClassPaper
   handoutPocket: 'Handout for the pocket',
   reviewHasNoHandout: 'A review has no handout: it teaches nothing new.',
-  practiseUnderQualifiedCoach:
-    'Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what may be done; joint attacks and strangles are finished slowly and released at the tap.',
   thereNoTimeToday: 'There was no time for it today.',
   // ClassSheet
   classChosenCountedResults: 'This class was chosen with counted results. Wait until they are loaded.',
@@ -36,9 +34,9 @@ export const say = {
   alreadyKnowMoves: (first: Shown, back: Shown, count: Shown) =>
     `${first}, ${back}. They already know ${count} moves.`,
   // LessonTree
-  chooseAgainItself: 'Choose freely again',
-  classBringsPointsRound: (signedPoints: Shown) =>
-    `This class brings ${signedPoints} points a round from here.`,
+  chooseAgainItself: 'Let the program choose again',
+  classLiftsRound: (before: Shown, after: Shown) =>
+    `This class lifts a round from ${before} to ${after} points.`,
   chainGoesAlong: 'The chain it goes along',
   notClass: 'Not in this class',
   // LessonsPlace

@@ -33,10 +33,7 @@ export function KeptPart({ map, practice, date, again, athlete }: LogPartProps) 
   if (kept.length === 0) return <p className={styles.empty}>{say.nothingTaughtPeriod}</p>;
   return (
     <>
-      <p className="soft">
-        Most faded first. A drilled move counts as held, unless you mark it lost, patchy or sharp,
-        {someone ? ` of ${someone.alias}` : ' of the group'}.
-      </p>
+      <p className="soft">{say.mostFadedFirst(someone ? someone.alias : 'the group')}</p>
       <table className={styles.table}>
         <thead>
           <tr>

@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { classAddress, mapAddress, termAddress } from '../../components/addresses.ts';
 import { type DatedClass, nextOf } from '../../store/classHead.ts';
 import { useHeld } from '../../store/records/useHeld.ts';
-import { useDatedClasses } from '../../store/useDatedClasses.ts';
+import { useDatedClasses } from '../../store/useClasses.ts';
 import styles from './log.module.scss';
 import { type LogPartProps, lineOf, percent } from './logPart.ts';
 import { say } from './words.ts';

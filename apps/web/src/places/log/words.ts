@@ -17,6 +17,8 @@ export const say = {
   allLinesReadTries: 'All lines read. Tries you sent before are not counted twice.',
   // KeptPart
   nothingTaughtPeriod: 'Nothing was taught in this period.',
+  mostFadedFirst: (who: Shown) =>
+    `What ${who} forgets first. A drilled move counts as held, unless you mark it lost, patchy or sharp.`,
   // LogPlace
   partLog: 'Part of the log',
   noRecordsPeriod: 'No records in this period.',

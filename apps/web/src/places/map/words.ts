@@ -35,7 +35,7 @@ export const say = {
   holeCostsPointsRound: (pointsText: Shown) => `This hole costs ${pointsText} points a round`,
   // BoardFoot
   howBoardLaidOut: 'How the board is laid out',
-  tablePosition: 'A table a position',
+  tablePosition: 'One table a position',
   // BoardLine
   noMovesYetPress: 'No moves yet. Press + to write the first.',
   // CellEditor
@@ -59,9 +59,6 @@ export const say = {
   bookHasMistakesNothing: 'The book has mistakes. Nothing was changed.',
   readGuardBook2: 'Read a guard book',
   findingsBook: 'Findings in the book',
-  // Handbook
-  practiseUnderQualifiedCoach:
-    'Practise under a qualified coach. The event’s current rule book and the club’s own policy decide what may be done; joint attacks and strangles are finished slowly and released at the tap.',
   // CurrentsChart
   chartGuardSystems: 'Chart of the guard systems',
   // FindingsPane
@@ -94,9 +91,9 @@ export const say = {
   whatTopSeesDo: 'What top sees you do',
   whatTopDoesAbout: (name: Shown) => `What top does about: ${name}`,
   addWhatTopDoes: 'Add what top does',
-  ourWordsHere: 'In our words here:',
+  ourWordsHere: 'Our words for this position:',
   howPartnerGivesHere: (reactionName: Shown) => `How a partner gives ${reactionName} here`,
-  noteLook: 'Note on this look',
+  noteLook: 'Note on what top sees',
   // MechanicSheet
   howMuchTime: 'How much at a time',
   howDone: 'How it is done',

@@ -319,7 +319,7 @@ function Now({ run, map, plan, segment, block, counting }: NowProps) {
               ) : (
                 `${drilled.reps} ${drilled.reps === 1 ? 'rep' : 'reps'}${drilled.otherReps ? `, then ${drilled.otherReps} on the other side` : ''}`
               )}
-              {drilled.kind === 'setup' && ' of the way in only'}
+              {drilled.kind === 'setup' && ' of the set-up only'}
             </p>
             {!told &&
               drilled.links.length > 1 &&

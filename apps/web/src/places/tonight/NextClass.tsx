@@ -12,9 +12,13 @@ import { say } from './words.ts';
 
 const MOVES_NAMED = 3;
 
-const dayWords = (date: string): string => {
+/** From this hour on, today's class is tonight's. */
+const EVENING = '17:00';
+
+const dayWords = (date: string, start: string): string => {
   const day = parseISO(date);
-  return isToday(day) ? 'Tonight' : isTomorrow(day) ? 'Tomorrow' : format(day, 'EEEE d MMMM');
+  if (isToday(day)) return start >= EVENING ? 'Tonight' : 'Today';
+  return isTomorrow(day) ? 'Tomorrow' : format(day, 'EEEE d MMMM');
 };
 
 interface Props {
@@ -31,7 +35,7 @@ export function NextClass({ map, plan, usual }: Props) {
   return (
     <section className={styles.class} aria-label="The next class">
       <p className={styles.when}>
-        {dayWords(when.date)}, {when.start}
+        {dayWords(when.date, when.start)}, {when.start}
       </p>
       <h2>{name}</h2>
       <div className={styles.about}>

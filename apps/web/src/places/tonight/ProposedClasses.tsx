@@ -1,64 +1,38 @@
-import { beginFrom, mapOn, type UsualPeople } from '@aftersquall/core/log';
-import type { GuardMap, Practice } from '@aftersquall/core/model';
-import { SHIPPED_PROFILES } from '@aftersquall/core/rules';
-import { useMemo, useState } from 'react';
+import type { UsualPeople } from '@aftersquall/core/log';
+import type { GuardMap } from '@aftersquall/core/model';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { classAddress } from '../../components/addresses.ts';
 import { Proposals } from '../../components/proposals/Proposals.tsx';
 import { useProposals } from '../../components/proposals/useProposals.ts';
-import { type ClassHead } from '../../store/classHead.ts';
-import { today } from '../../store/records/newRecord.ts';
-import { pastOf, useHeld } from '../../store/records/useHeld.ts';
+import type { Begun } from '../../store/records/useBeginning.ts';
 import { useAppSelector } from '../../store/store.ts';
+import { useAskedLesson } from '../../store/useAskedLesson.ts';
 import { useMakeClass } from '../../workers/useMakeClass.ts';
 import { say } from './words.ts';
 
 const MOST_PROPOSALS = 3;
+const USUAL_MINUTES = 60;
+const USUAL_PEOPLE = 14;
 
 interface Props {
   map: GuardMap;
-  classes: readonly ClassHead[];
-  practice: Practice | undefined;
+  begun: Begun;
   usual: UsualPeople | undefined;
 }
 
 /** Three classes to choose from where none is planned. */
-export function ProposedClasses({ map, classes, practice, usual }: Props) {
+export function ProposedClasses({ map, begun: { practice, beginning, last }, usual }: Props) {
   const navigate = useNavigate();
   const goal = useAppSelector((state) => state.classGoal);
-  const { apparel, rules } = useAppSelector(({ settings }) => settings);
-  const { held } = useHeld(map, classes);
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState('');
-  const beginning = useMemo(
-    () =>
-      practice && practice.sessions.length > 0
-        ? beginFrom(map, practice, { date: today(), days: held(pastOf(classes)) })
-        : undefined,
-    [map, practice, held, classes],
-  );
-  const asked = {
-    minutes: Number(goal.minutes) || 60,
-    people: usual?.count ?? (Number(goal.people) || 14),
-    apparel,
-    level: goal.level,
-    youth: goal.youth,
-    rules: SHIPPED_PROFILES.find(({ id }) => id === rules),
-    method: goal.method,
-    sides: goal.sides,
-    figures: goal.figures,
-    ...(goal.fromLog && beginning),
-  };
-  const figured = useMemo(
-    () => (goal.figures && practice ? mapOn(map, practice, goal.figures) : map),
-    [map, practice, goal.figures],
-  );
-  const last = pastOf(classes).findLast(({ lesson }) => lesson);
-  const proposals = useProposals(figured, asked, {
-    last: last?.lesson && { name: last.name, root: last.lesson.root },
-    without: [],
-    most: MOST_PROPOSALS,
+  const { askedFor, figured } = useAskedLesson(map, practice, beginning);
+  const asked = askedFor({
+    minutes: Number(goal.minutes) || USUAL_MINUTES,
+    people: usual?.count ?? (Number(goal.people) || USUAL_PEOPLE),
   });
+  const proposals = useProposals(figured, asked, { last, without: [], most: MOST_PROPOSALS });
   const makeClass = useMakeClass(map, practice);
   const take = async (root: string) => {
     setBusy(true);

@@ -7,7 +7,7 @@ import {
   reactionKey,
   roundsWords,
 } from '@aftersquall/core/model';
-import { pointsText, type RoundStory } from '@aftersquall/core/weigh';
+import { type RoundStory, smallPointsText } from '@aftersquall/core/weigh';
 import { mapAddress } from '../../components/addresses.ts';
 import { say } from './words.ts';
 
@@ -34,7 +34,7 @@ export function monthFocus(
     return {
       position,
       what: say.hole(does, index.move.get(hole.move)!.name, placeName(position)),
-      cost: say.closing(pointsText(hole.stake)),
+      cost: say.closing(smallPointsText(hole.stake)),
       answer: {
         address: `${mapAddress(map.id)}?view=board&cell=${hole.move}.${key}&sel=move.${hole.move}`,
         words: 'Write the answer',
@@ -50,7 +50,7 @@ export function monthFocus(
       placeName(position),
       roundsWords(worst.rate),
     ),
-    cost: say.costs(pointsText(worst.cost)),
+    cost: say.costs(smallPointsText(worst.cost)),
     answer: {
       address: `${mapAddress(map.id, 'read')}?at=${worst.position}&met=${reactionKey(worst.reaction)}`,
       words: 'See the answers',

@@ -1,7 +1,6 @@
 /** The sentences of this place, to be read and corrected in one sitting. */
 export const say = {
   // TonightPlace
-  opening: 'What is on tonight, what is left from last time, and the one thing to work on this month.',
   emptyMap: 'This map is empty. Start with the position your rounds start from.',
   // NextClass
   noClass: 'You have no class planned. Take one of these, or plan another.',

@@ -76,12 +76,12 @@ export function Ends({ map, weighing, options, at, level }: Props) {
       </table>
       <p className="mt-2">
         On average <b>{pointsText(weighing.odds.points[place]!)}</b> points,{' '}
-        {weighing.odds.exchanges[place]!.toFixed(1)} exchanges, {Math.round(weighing.odds.seconds[place]!)} s.
+        {weighing.odds.exchanges[place]!.toFixed(1)} moves, {Math.round(weighing.odds.seconds[place]!)} s.
       </p>
       <p className="soft small">
         With {levelWords(level)}
         {weighing.trust > 0 && ', with this opponent’s habits'}. Played: {SIMULATED.toLocaleString('en')}{' '}
-        simulated rounds.
+        simulated rounds; ± is the luck left in them.
       </p>
     </>
   );

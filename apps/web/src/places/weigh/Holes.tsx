@@ -100,7 +100,7 @@ export function Holes({ map, weighing, options, settled, asked, onView }: Props)
               <b>{signedPoints(slope * 0.1, 3)}</b>
               <Link to={`${mapAddress(map.id)}?sel=exchange.${id}`}>{exchangeName(map, id)}</Link>
               <small className="soft">
-                works {timesInTen(exchange.chance)}; the figure is for one time more{' '}
+                works {timesInTen(exchange.chance)}; if it worked once more in 10{' '}
                 <button type="button" className="chip" onClick={() => askChance(id, exchange.chance)}>
                   what if…
                 </button>

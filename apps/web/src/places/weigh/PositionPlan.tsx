@@ -54,7 +54,7 @@ export function PositionPlan({ map, weighing, level, beside, at }: Props) {
         {value.ifAnswered - value.value > 0.005 && <> ({pointsText(value.ifAnswered)} if answered)</>}, with{' '}
         {levelWords(level)}
         {level.top !== 'knows best' && (
-          <span className="soft"> ({pointsText(value.knowsBest)} against perfect play)</span>
+          <span className="soft"> ({pointsText(value.knowsBest)} if both play perfectly)</span>
         )}
         . It comes up {roundsWords(value.visits)}.{value.best === undefined && ' Waiting is best here.'}
       </p>

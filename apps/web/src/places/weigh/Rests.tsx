@@ -43,7 +43,7 @@ export function Rests({ map, options }: Props) {
     <>
       <h2 className="mt-3">What carries the game</h2>
       <ChoiceToggle<Kind>
-        label="Without which"
+        label="What to leave out"
         value={kind}
         choices={[
           ['holds', 'Holds'],

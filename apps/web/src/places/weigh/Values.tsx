@@ -44,7 +44,7 @@ export function Values({ weighing, level, beside, names, at, onPick }: Props) {
       )}
       <p className="soft small">
         With {levelWords(level)}
-        {human && `; ${pointsText(weighing.knowsBest.entry)} against perfect play`}.{' '}
+        {human && `; ${pointsText(weighing.knowsBest.entry)} if both play perfectly`}.{' '}
         {weighing.trust > 0 && say.againstOpponentsHabits(pointsText(weighing.gain))}
         {(human || weighing.trust > 0) && say.ifPlayPerfectlyKeep(pointsText(weighing.worst))}
       </p>
@@ -73,7 +73,7 @@ export function Values({ weighing, level, beside, names, at, onPick }: Props) {
                 <span className="clip">{names.get(position)}</span>
                 <span
                   className="numbers"
-                  title={`comes up ${roundsWords(visits)}; ${pointsText(knowsBest)} points against perfect play`}
+                  title={`comes up ${roundsWords(visits)}; ${pointsText(knowsBest)} points if both play perfectly`}
                 >
                   {pointsText(value)}
                   {change !== undefined

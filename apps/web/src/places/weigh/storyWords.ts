@@ -14,7 +14,7 @@ import {
   type Outcome,
   roundsWords,
 } from '@aftersquall/core/model';
-import { type End, pointsText, type RoundStory, type Weighing } from '@aftersquall/core/weigh';
+import { type End, type RoundStory, smallPointsText, type Weighing } from '@aftersquall/core/weigh';
 import { say } from './words.ts';
 
 export const endWords = (end: End): string =>
@@ -108,7 +108,7 @@ export function roundSentences(
   return [
     carrier && carried
       ? {
-          words: say.carries(carried.name, named(carried.position), pointsText(carrier.loss)),
+          words: say.carries(carried.name, named(carried.position), smallPointsText(carrier.loss)),
           position: carried.position,
         }
       : { words: say.noSingleMoveWithout },
@@ -118,17 +118,17 @@ export function roundSentences(
             lowerFirst(reactionShort(map, hurt.reaction, index.position.get(hurt.position))),
             named(hurt.position),
             roundsWords(hurt.rate),
-            pointsText(hurt.cost),
+            smallPointsText(hurt.cost),
           ),
           position: hurt.position,
         }
       : { words: say.nothingTopDoesHurts },
     hole
-      ? { words: say.closeHole(holeWords(map, hole), pointsText(hole.stake, 3)), position: hole.position }
+      ? { words: say.closeHole(holeWords(map, hole), smallPointsText(hole.stake)), position: hole.position }
       : { words: say.noAnswerHereWould },
     drill && drilled
       ? {
-          words: say.drillFirst(drillWords(map, drilled), pointsText(drill.worth, 3)),
+          words: say.drillFirst(drillWords(map, drilled), smallPointsText(drill.worth)),
           position: index.move.get(drilled.move)!.position,
         }
       : { words: say.nothingToDrill },

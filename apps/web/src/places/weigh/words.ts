@@ -58,7 +58,9 @@ export const say = {
   restsOn: (tenths: number) =>
     tenths >= 10
       ? 'So far every figure is your guess. Count tries on the Mat to check them.'
-      : `About ${tenths} in 10 of these figures are your guess, the rest was counted on the mat.`,
+      : tenths === 0
+        ? 'Nearly all of these figures were counted on the mat.'
+        : `About ${tenths} in 10 of these figures ${tenths === 1 ? 'is' : 'are'} your guess. The rest was counted on the mat.`,
   // RoundStoryPane
   roundShort: 'A round in short',
   noMoveHereEver: 'No move from here ever wins. Give one of them an ending.',
@@ -85,7 +87,7 @@ export const say = {
     `At ${what} % trust: ${pointsText} points against the habits, ${pointsText2} against a perfect top`,
   // Values
   againstOpponentsHabits: (pointsText: Shown) => `${pointsText} against this opponent’s habits. `,
-  ifPlayPerfectlyKeep: (pointsText: Shown) => `${pointsText} if they play perfectly and you keep to this. `,
+  ifPlayPerfectlyKeep: (pointsText: Shown) => `${pointsText} if only they play perfectly. `,
   // WeighProgress
   stoppedSeeResultBefore: 'Stopped. You see the result from before.',
   // planWords

@@ -31,7 +31,7 @@ export function coverChains(request: ChainCoverRequest): Cover {
     request.connect === 'all' ? map.exchanges.map(({ id }) => id) : (request.connect ?? []),
   );
   for (const id of [...chosen, ...allowed]) {
-    if (!index.exchange.has(id)) throw new RangeError(`there is no exchange "${id}" in this map`);
+    if (!index.exchange.has(id)) throw new RangeError(`there is no answer "${id}" in this map`);
   }
   return coverArcs({
     arcs: map.exchanges

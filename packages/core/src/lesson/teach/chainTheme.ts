@@ -41,7 +41,7 @@ export function chainTheme(
     const row = technique?.rows.find((one) => one.exchange.id === exchange.id);
     if (!technique || !row)
       throw new RangeError(
-        `“${index.move.get(exchange.move)!.name}” is not for this class, by its level, its apparel or its rules: begin the chain after it, or take a higher level.`,
+        `“${index.move.get(exchange.move)!.name}” is not for this class, by its level, its apparel or its rules. Start the chain after it, or choose a higher level.`,
       );
     steps.push({ technique, row, fails: failsIn(turn), waits });
     waits = undefined;

@@ -9,3 +9,7 @@ export function signedPoints(points: number, digits = 2): string {
   const text = pointsText(points, digits);
   return points > 0 && Number(text) > 0 ? `+${text}` : text;
 }
+
+/** A figure below a hundredth with a digit more, so that it does not read as nothing. */
+export const smallPointsText = (points: number): string =>
+  pointsText(points, Math.abs(points) < 0.01 ? 3 : 2);

@@ -8,6 +8,7 @@ import {
   type WordContext,
   wordContext,
 } from '@aftersquall/core/body';
+import { SAFETY_NOTE } from '@aftersquall/core/formats';
 import {
   type Exchange,
   type GuardMap,
@@ -25,7 +26,6 @@ import { Printer } from 'lucide-react';
 import { Fragment } from 'react';
 import { Hazards } from '../../../components/Hazards.tsx';
 import { PositionPicture } from '../../../components/PositionPicture.tsx';
-import { say } from '../words.ts';
 import styles from './handbook.module.scss';
 
 interface Props {
@@ -67,7 +67,7 @@ export function Handbook({ map, system, positions }: Props) {
           ))}
         </Fragment>
       ))}
-      <footer className="soft small">{say.practiseUnderQualifiedCoach}</footer>
+      <footer className="soft small">{SAFETY_NOTE}</footer>
     </article>
   );
 }

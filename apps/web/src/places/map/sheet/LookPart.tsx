@@ -39,7 +39,7 @@ export function LookPart({ look, position, map, select, open }: Props) {
     save({ looks: position.looks.map((other) => (other.id === look.id ? { ...look, ...changes } : other)) });
   return (
     <PartScope part={`look/${look.id}`}>
-      <section aria-label={`Look: ${look.name}`}>
+      <section aria-label={`What top sees: ${look.name}`}>
         <div className={styles['look-name']}>
           <div className="flex-grow-1">
             <SavedField

@@ -1,0 +1,20 @@
+/** What is no longer said, and what stands for it: one thing has one word. */
+export const UNSAID = [
+  [/\bin by\b/i, 'way in'],
+  [/\bends best\b/i, 'ends in'],
+  [/\bfailing that\b/i, 'if it fails'],
+  [/\bmet by\b/i, 'when top'],
+  [/\bknown from\b/i, 'figure from'],
+  [/\bdone as\b/i, 'variation'],
+  [/\btop is late\b/i, 'top does nothing'],
+  [/\breal dilemma/i, 'dilemma'],
+  [/\b(both|who) knows? best\b|\bknowing best\b/i, 'perfect play'],
+  [/\bfound no time\b/i, 'not reached'],
+  [/\bfalse positives?\b/i, 'fake success'],
+  [/\bt(ak(e|en|es)|ook) out\b/i, 'remove'],
+  [/\blets through\b/i, 'lets top do'],
+  [/\bother side\)/i, 'near or far'],
+  [/\banew\b/i, 'again'],
+  [/\bgoes by that name\b/i, 'has that name'],
+  [/\ball the same\b/i, 'anyway'],
+];
