@@ -19,7 +19,7 @@ test('opens on tonight: the next class to run, print or change, and the one thin
 
   const month = page.getByRole('region', { name: 'This month' });
   await expect(month).toContainText(
-    /^Work on this month.*Top .+ in .+\..* points a round\. A sweep is 2 points\./,
+    /^Work on this month.*This hurts your people most: top .+ in “.+”.* points a round\. A sweep is 2 points\./,
   );
   await month.getByRole('link', { name: 'See the answers' }).click();
   await expect(page.getByRole('region', { name: 'Answers' }).getByRole('article').first()).toBeVisible();

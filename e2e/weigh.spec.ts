@@ -103,8 +103,8 @@ test('opens with what a round comes to: words, a bar, a path, and each line open
   const story = page.getByRole('region', { name: 'A round in short' });
   const sentences = story.getByRole('list', { name: 'In five sentences' }).getByRole('listitem');
   await expect(sentences).toHaveText([
-    /^“.+” from .+ carries your game: without it a round loses \d\.\d\d points\.$/,
-    /^What hurts most: top .+ in .+\. It costs \d\.\d\d points a round\.$/,
+    /^“.+” from “.+” carries your game\. Without it a round loses \d\.\d+ points\.$/,
+    /^What hurts most: top .+ in “.+”, .+\. It costs \d\.\d+ points a round\.$/,
     /^Close this hole first: .+ An answer brings \d\.\d+ points a round\.$|^No answer here would change the result\.$/,
     /^Drill this first this month: .+\. Its first minute brings \d\.\d+ points a round\.$/,
     /^So far every figure is your guess\./,

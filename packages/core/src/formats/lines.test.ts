@@ -282,7 +282,7 @@ describe('lines and a map', () => {
     expect(errors.map(({ line, message }) => `${line}: ${message}`)).toEqual([
       expect.stringMatching(/^2: expected a colon/),
       '3: a line begins on the side it is written on: no ~ here',
-      '4: "Tilt to the side" has no variant "flying"',
+      '4: "Tilt to the side" has no variation "flying"',
     ]);
   });
 

@@ -14,8 +14,8 @@ describe('the one thing to work on this month', () => {
   it('is what hurts most, with how often and what it costs, and a way to its answers', () => {
     const focus = monthFocus(map, { hurts: story.hurts, hole: undefined })!;
     expect(focus.position.id).toBe(story.hurts[0]!.position);
-    expect(focus.what).toMatch(/^Top [a-z].+ in .+, .*rounds?.*\.$/);
-    expect(focus.cost).toMatch(/^It costs your people \d\.\d\d points a round\. A sweep is 2 points\.$/);
+    expect(focus.what).toMatch(/^This hurts your people most: top [a-z].+ in “.+”, .*rounds?.*\.$/);
+    expect(focus.cost).toMatch(/^It costs \d\.\d+ points a round\. A sweep is 2 points\.$/);
     expect(focus.answer.address).toContain(`read?at=${focus.position.id}&met=`);
   });
 
@@ -24,7 +24,7 @@ describe('the one thing to work on this month', () => {
     const { id: move } = map.moves.find(({ position }) => position === worst!.position)!;
     const hole = { ...worst!, move, stake: worst!.cost + 0.1 } as unknown as NonNullable<typeof story.hole>;
     const focus = monthFocus(map, { hurts: story.hurts, hole })!;
-    expect(focus.what).toMatch(/^In .+ you have no answer with “.+” when top [a-z].+\.$/);
+    expect(focus.what).toMatch(/^You have no answer yet: “.+” in “.+” when top [a-z].+\.$/);
     expect(focus.answer.words).toBe('Write the answer');
     expect(focus.answer.address).toContain(`cell=${move}.`);
   });

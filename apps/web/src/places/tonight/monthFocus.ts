@@ -1,14 +1,7 @@
-import { placeName, reactionShort } from '@aftersquall/core/body';
-import {
-  type GuardMap,
-  indexMap,
-  lowerFirst,
-  type Position,
-  reactionKey,
-  roundsWords,
-} from '@aftersquall/core/model';
+import { type GuardMap, indexMap, type Position, reactionKey } from '@aftersquall/core/model';
 import { type RoundStory, smallPointsText } from '@aftersquall/core/weigh';
 import { mapAddress } from '../../components/addresses.ts';
+import { holePhrase, hurtPhrase } from '../../components/roundPhrases.ts';
 import { say } from './words.ts';
 
 export interface MonthFocus {
@@ -25,15 +18,13 @@ export function monthFocus(
   map: GuardMap,
   { hurts, hole }: Pick<RoundStory, 'hurts' | 'hole'>,
 ): MonthFocus | undefined {
-  const index = indexMap(map);
+  const placeAt = (id: string) => indexMap(map).position.get(id)!;
   const [worst] = hurts;
   if (hole && hole.stake > (worst?.cost ?? 0)) {
-    const position = index.position.get(hole.position)!;
     const key = reactionKey(hole.reaction ?? 'none');
-    const does = hole.reaction ? lowerFirst(reactionShort(map, hole.reaction, position)) : 'does anything';
     return {
-      position,
-      what: say.hole(does, index.move.get(hole.move)!.name, placeName(position)),
+      position: placeAt(hole.position),
+      what: say.hole(holePhrase(map, hole)),
       cost: say.closing(smallPointsText(hole.stake)),
       answer: {
         address: `${mapAddress(map.id)}?view=board&cell=${hole.move}.${key}&sel=move.${hole.move}`,
@@ -42,14 +33,9 @@ export function monthFocus(
     };
   }
   if (!worst) return undefined;
-  const position = index.position.get(worst.position)!;
   return {
-    position,
-    what: say.hurts(
-      lowerFirst(reactionShort(map, worst.reaction, position)),
-      placeName(position),
-      roundsWords(worst.rate),
-    ),
+    position: placeAt(worst.position),
+    what: say.hurts(hurtPhrase(map, worst)),
     cost: say.costs(smallPointsText(worst.cost)),
     answer: {
       address: `${mapAddress(map.id, 'read')}?at=${worst.position}&met=${reactionKey(worst.reaction)}`,

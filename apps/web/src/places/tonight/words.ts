@@ -20,9 +20,8 @@ export const say = {
   // ThisMonth
   weighing: 'Playing the rounds …',
   nothingHurts: 'Nothing top does hurts more than the rest. Plan what you like.',
-  hurts: (does: string, place: string, rounds: string) => `Top ${does} in ${place}, ${rounds}.`,
-  costs: (points: string) => `It costs your people ${points} points a round. A sweep is 2 points.`,
-  hole: (does: string, move: string, place: string) =>
-    `In ${place} you have no answer with “${move}” when top ${does}.`,
+  hurts: (hurt: string) => `This hurts your people most: ${hurt}.`,
+  costs: (points: string) => `It costs ${points} points a round. A sweep is 2 points.`,
+  hole: (hole: string) => `You have no answer yet: ${hole}.`,
   closing: (points: string) => `An answer there would bring ${points} points a round. A sweep is 2 points.`,
 };

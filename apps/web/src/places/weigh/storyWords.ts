@@ -1,11 +1,4 @@
-import {
-  answerName,
-  landingWords,
-  OUTCOME_WORDS,
-  placeName,
-  reactionName,
-  reactionShort,
-} from '@aftersquall/core/body';
+import { answerName, landingWords, OUTCOME_WORDS, placeName, reactionName } from '@aftersquall/core/body';
 import {
   type Exchange,
   type GuardMap,
@@ -15,6 +8,7 @@ import {
   roundsWords,
 } from '@aftersquall/core/model';
 import { type End, type RoundStory, smallPointsText, type Weighing } from '@aftersquall/core/weigh';
+import { holePhrase, hurtPhrase } from '../../components/roundPhrases.ts';
 import { say } from './words.ts';
 
 export const endWords = (end: End): string =>
@@ -99,7 +93,7 @@ export function roundSentences(
   { drills, guessed }: Pick<Weighing, 'drills' | 'guessed'>,
 ): { words: string; position?: string }[] {
   const index = indexMap(map);
-  const named = (id: string) => placeName(index.position.get(id)!);
+  const placeOf = (id: string) => placeName(index.position.get(id)!);
   const [carrier] = livesOn;
   const [hurt] = hurts;
   const [drill] = drills;
@@ -108,23 +102,15 @@ export function roundSentences(
   return [
     carrier && carried
       ? {
-          words: say.carries(carried.name, named(carried.position), smallPointsText(carrier.loss)),
+          words: say.carries(carried.name, placeOf(carried.position), smallPointsText(carrier.loss)),
           position: carried.position,
         }
       : { words: say.noSingleMoveWithout },
     hurt
-      ? {
-          words: say.hurtsMost(
-            lowerFirst(reactionShort(map, hurt.reaction, index.position.get(hurt.position))),
-            named(hurt.position),
-            roundsWords(hurt.rate),
-            smallPointsText(hurt.cost),
-          ),
-          position: hurt.position,
-        }
+      ? { words: say.hurtsMost(hurtPhrase(map, hurt), smallPointsText(hurt.cost)), position: hurt.position }
       : { words: say.nothingTopDoesHurts },
     hole
-      ? { words: say.closeHole(holeWords(map, hole), smallPointsText(hole.stake)), position: hole.position }
+      ? { words: say.closeHole(holePhrase(map, hole), smallPointsText(hole.stake)), position: hole.position }
       : { words: say.noAnswerHereWould },
     drill && drilled
       ? {

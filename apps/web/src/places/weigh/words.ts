@@ -47,11 +47,10 @@ export const say = {
   whatRoundLoses: 'What a round loses',
   // FiveSentences
   carries: (move: Shown, place: Shown, points: Shown) =>
-    `“${move}” from ${place} carries your game: without it a round loses ${points} points.`,
-  hurtsMost: (does: Shown, place: Shown, rounds: Shown, points: Shown) =>
-    `What hurts most: top ${does} in ${place}, ${rounds}. It costs ${points} points a round.`,
+    `“${move}” from “${place}” carries your game. Without it a round loses ${points} points.`,
+  hurtsMost: (hurt: Shown, points: Shown) => `What hurts most: ${hurt}. It costs ${points} points a round.`,
   closeHole: (hole: Shown, points: Shown) =>
-    `Close this hole first: ${hole} An answer brings ${points} points a round.`,
+    `Close this hole first: ${hole}. An answer brings ${points} points a round.`,
   drillFirst: (answer: Shown, points: Shown) =>
     `Drill this first this month: ${answer}. Its first minute brings ${points} points a round.`,
   nothingToDrill: 'No drill stands out: every answer is practised or never comes up.',

@@ -152,6 +152,6 @@ describe('coverChains', () => {
     expect(coverChains({ ...request, connect: 'all' }).chains).toEqual([
       { start: 'start', arcs: ['gather-strip', 'roll-none'] },
     ]);
-    expect(() => coverChains({ ...request, exchanges: ['moon'] })).toThrow(/no exchange "moon"/);
+    expect(() => coverChains({ ...request, exchanges: ['moon'] })).toThrow(/no answer "moon"/);
   });
 });
