@@ -172,7 +172,7 @@ test('what the model can say is said on the sheets: mechanics, needs, own words,
   await page.keyboard.press('Enter');
   await page.goto(`${shipped.url}/map/kelpwick?sel=position.collar-sleeve-kneeling`);
   await page
-    .getByText(/^In our words here/)
+    .getByText(/^Our words for this position/)
     .first()
     .click();
   await page.getByLabel('How Strips the collar grip feels here').fill('Both hands on your wrist.');

@@ -241,7 +241,7 @@ test('what the game rests on, and how its rounds end', async ({ page, demo }) =>
     .getByText(/^A round from here/)
     .textContent();
   expect(average!.match(/−?\d+\.\d\d/)![0]).toBe(worth!.match(/−?\d+\.\d\d/)![0]);
-  expect(average).toMatch(/exchanges, \d+ s\.$/);
+  expect(average).toMatch(/moves, \d+ s\.$/);
 });
 
 test('the likeliest chains to an end, each step open to its exchange', async ({ page, demo }) => {
