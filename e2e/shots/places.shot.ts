@@ -29,6 +29,7 @@ test('pictures of every place, from the demo', async ({ page, shipped }) => {
   await expect(page.locator('.card-group.system')).toHaveCount(11);
   await expect(page.locator('.edge title').first()).toContainText('round');
   await isLaidOut(page);
+  await pictured(page);
   await page.screenshot(shot('map'));
 
   await page.goto(`${shipped.url}/map/kelpwick?system=half-guard`);
