@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './app.ts';
-import { draftKept } from './drafts.ts';
 import { saved } from './http.ts';
+import { draftKept, settingKept } from './onDevice.ts';
 
 const editor = (page: Page) => page.getByRole('textbox', { name: 'Lines of the system' });
 
@@ -252,6 +252,7 @@ test('a word is explained where it stands, until it is put away; a figure says w
   await expect(sentence).toBeVisible();
   await page.getByRole('button', { name: /^Hide: What top sees/ }).click();
   await expect(sentence).toHaveCount(0);
+  await settingKept(page, '"look"');
   await page.reload();
   await expect(page.getByLabel('Name', { exact: true })).toBeVisible();
   await expect(sentence).toHaveCount(0);

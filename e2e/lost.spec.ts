@@ -2,8 +2,8 @@ import type { Practice } from '@aftersquall/core/model';
 import type { APIRequestContext, BrowserContext, Page } from '@playwright/test';
 import { setFields } from '../packages/core/src/documents/index.ts';
 import { type App, expect, test } from './app.ts';
-import { draftKept } from './drafts.ts';
 import { change, saved } from './http.ts';
+import { draftKept, settingKept } from './onDevice.ts';
 import { goToBlock, openMat } from './onMat.ts';
 
 const BOARD = 'map/kelpwick?view=board&system=butterfly';
@@ -273,6 +273,7 @@ test('the settings of two tabs do not write over each other', async ({ context, 
   const coach = one.getByLabel('Your name in the history');
   await coach.fill('Coach Tern');
   await coach.press('Enter');
+  await settingKept(one, 'Coach Tern');
   await two.getByRole('button', { name: 'Dark' }).click();
   await expect(one.locator('html')).toHaveAttribute('data-bs-theme', 'dark');
   await two.reload();

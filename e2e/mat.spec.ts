@@ -1,6 +1,7 @@
 import type { Practice } from '@aftersquall/core/model';
 import type { APIRequestContext } from '@playwright/test';
 import { expect, test } from './app.ts';
+import { settingKept } from './onDevice.ts';
 import { countOnMat, goToBlock, openMat } from './onMat.ts';
 
 test('the clock rings, changes over and goes on where it was after the tablet went dark', async ({
@@ -269,6 +270,7 @@ test('in a bright hall it is ink on paper, and stays so', async ({ page, demo })
   expect((await ground())[0]).toBeLessThan(60);
   await page.getByRole('button', { name: 'For a bright hall' }).click();
   expect((await ground())[0]).toBeGreaterThan(200);
+  await settingKept(page, '"bright"');
   await page.reload();
   await expect(page.getByRole('timer')).toBeVisible();
   expect((await ground())[0]).toBeGreaterThan(200);
