@@ -21,8 +21,8 @@ const keptIn = (page: Page, store: 'drafts' | 'settings', text: string): Promise
     )
     .toContain(text);
 
-/** What was typed is on the device. */
+/** Waits until what was typed is on the device. */
 export const draftKept = (page: Page, text: string) => keptIn(page, 'drafts', text);
 
-/** A setting's value, or a part of it, is on the device. */
+/** Waits until a setting is on the device whose JSON has this part. */
 export const settingKept = (page: Page, part: string) => keptIn(page, 'settings', part);
